@@ -1,0 +1,114 @@
+/** The run: one session of a unit on the bench. Its entries are the only thing kept; all else is computed from them. */
+import type { Card, Conditions, Rule } from './card'
+import type { CautionId, ComplaintId, DecisionId, Isolation, LookId, Quantity, WorkId } from './ids'
+
+export interface Run {
+  format: 'sure-spool/run'
+  version: 1
+  id: string
+  unit: {
+    id: string
+    tag: string
+    serial?: string
+    variant?: string
+    history: History
+    complaint: ComplaintId[]
+    words: string
+  }
+  card: Card
+  rule: Rule
+  instruments: Instrument[]
+  startedAt: string
+  compare?: Comparison[]
+  entries: Entry[]
+}
+export type History = 'new' | 'used' | 'rewound'
+
+/** Figures of another part or another day, net of leads, metal at 20 °C. */
+export interface Comparison {
+  as: 'twin' | 'neighbour' | 'earlier' | 'new'
+  tag: string
+  run?: string
+  figures: { check: string; index?: number; value: number; u: number }[]
+}
+
+export interface Instrument {
+  id: string
+  name: string
+  overSign: 'OL' | '1' | '>'
+  ranging: 'auto' | 'hand'
+  fourWire?: true
+  functions: { quantity: Quantity; ranges: MeterRange[] }[]
+}
+
+/** fullScale and resolution in SI units of the function's quantity. */
+export interface MeterRange {
+  fullScale: number
+  resolution: number
+  percentOfReading?: number
+  counts?: number
+}
+
+export interface EntryHead {
+  id: string
+  run: string
+  n: number
+  at: string
+  by: string
+  receivedAt?: string
+}
+
+export type EntryBody =
+  | { kind: 'reading'; check: string; reading: Reading }
+  | {
+      kind: 'lead-check'
+      instrument: string
+      leads?: string
+      text: string
+      ohms: number
+      u: number
+      how: 'hardware' | 'subtract' | 'carried'
+    }
+  | { kind: 'proof'; instrument?: string; of: 'tips' | 'same-metal' | 'open-leads' | 'jack'; terminal?: string; text?: string }
+  | { kind: 'supply'; text: string; volts: number; u: number; while: 'off' | 'on'; limitAmps?: number }
+  | { kind: 'temperature'; part: 'room' | 'measured' | 'hot' | 'cold'; partC?: number; uPartC?: number; roomC?: number }
+  | { kind: 'isolation'; state: Isolation; lifted?: string[]; parallelOhms?: number }
+  | { kind: 'wires'; map: Record<string, string> }
+  | { kind: 'caution'; caution: CautionId }
+  | { kind: 'look'; check?: string; place: string; what: LookId[]; words?: string; photo?: string }
+  | { kind: 'note'; words: string; about?: string }
+  | { kind: 'work'; what: WorkId; place: string; undoes?: string; rewind?: string; words?: string }
+  | { kind: 'skip'; check: string; reason: string }
+  | { kind: 'answer'; remark: string; reason: string }
+  | { kind: 'take-back'; entry: string; reason: string }
+  | { kind: 'decision'; what: DecisionId; about?: (string | number)[]; why: string }
+  | { kind: 'outcome'; what: 'ran-well' | 'came-back'; words: string }
+
+export type Entry = EntryHead & EntryBody
+export type EntryOf<K extends EntryBody['kind']> = EntryHead & Extract<EntryBody, { kind: K }>
+
+export interface Reading {
+  taken: 'typed' | 'meter' | 'pedal'
+  instrument?: string
+  leads?: string
+  contact?: 'tips' | 'clips' | 'stubs'
+  text: string
+  decimalComma: boolean
+  kind: 'value' | 'over' | 'above' | 'below' | 'spread' | 'answer'
+  value?: number
+  low?: number
+  high?: number
+  answer?: string
+  range?: number
+  conditions?: Conditions
+  samples?: number
+  settled?: boolean
+  drops?: number
+  pair?: [string, string]
+  index?: number
+  x?: number
+  xText?: string
+  supersedes?: string
+  mistyped?: true
+  reason?: string
+}

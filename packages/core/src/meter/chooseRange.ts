@@ -1,0 +1,13 @@
+import { atLeast } from '../spec'
+
+const headroom = 1.1
+
+/**
+ * The lowest range that shows the expected figure with a tenth to spare (METHODS 2).
+ * @param input full scales in any order and the largest figure expected, in one unit
+ * @returns the full scale, or null when no range holds it
+ */
+export function chooseRange({ ranges, expectedMax }: { ranges: number[]; expectedMax: number }): number | null {
+  const holding = ranges.filter((fullScale) => atLeast(fullScale, headroom * expectedMax))
+  return holding.length === 0 ? null : Math.min(...holding)
+}

@@ -1,0 +1,3 @@
+export { chooseRange } from './chooseRange'
+export { netOfLeads } from './netOfLeads'
+export { rangeOf, rangesFor } from './rangeOf'

@@ -1,0 +1,24 @@
+import type { Instrument, MeterRange, Quantity } from '../document'
+import { atMost } from '../spec'
+
+/** The ranges an instrument has for a quantity, lowest first; none when it does not measure it. */
+export function rangesFor(instrument: Instrument | undefined, quantity: Quantity): MeterRange[] {
+  const ranges = instrument?.functions.find((one) => one.quantity === quantity)?.ranges ?? []
+  return [...ranges].sort((a, b) => a.fullScale - b.fullScale)
+}
+
+/**
+ * The range a figure was shown on: the one written with it, else the lowest that holds it.
+ * @param figure in the quantity's SI unit
+ * @returns undefined when the instrument has no range for the quantity
+ */
+export function rangeOf(
+  instrument: Instrument | undefined,
+  quantity: Quantity,
+  figure: number,
+  written?: number,
+): MeterRange | undefined {
+  const ranges = rangesFor(instrument, quantity)
+  const stated = written === undefined ? undefined : ranges.find((range) => range.fullScale === written)
+  return stated ?? ranges.find((range) => atMost(Math.abs(figure), range.fullScale)) ?? ranges.at(-1)
+}

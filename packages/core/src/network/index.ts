@@ -1,0 +1,1 @@
+export { pairResistance, solveNetwork, type NetworkInput, type Resistor } from './pairResistance'

@@ -1,0 +1,5 @@
+export { groups, type PairReading } from './groups'
+export { ratio } from './ratio'
+export { sumCheck, type Figure, type SumResult } from './sumCheck'
+export { twinCheck } from './twinCheck'
+export { unbalance, unbalanceUncertainty } from './unbalance'

@@ -1,0 +1,21 @@
+import { judgeValue, type Verdict } from '../spec'
+import type { Figure } from './sumCheck'
+
+/**
+ * Whether two windings are alike (METHODS 5). `within` means alike, never within a specification.
+ * @param input both figures in one unit; allowedPct defaults to 5
+ * @returns the difference in percent of the mean with its u; both null and `none` where the mean is 0
+ */
+export function twinCheck(input: { a: Figure; b: Figure; allowedPct?: number }): {
+  differencePct: number | null
+  u: number | null
+  verdict: Verdict
+} {
+  const { a, b, allowedPct = 5 } = input
+  const sum = a.value + b.value
+  if (sum === 0) return { differencePct: null, u: null, verdict: 'none' }
+  const differencePct = (200 * (a.value - b.value)) / sum
+  const u = (400 / sum ** 2) * Math.hypot(b.value * a.u, a.value * b.u)
+  const { verdict } = judgeValue({ value: differencePct, u, min: -allowedPct, max: allowedPct, rule: 'guarded' })
+  return { differencePct, u, verdict }
+}

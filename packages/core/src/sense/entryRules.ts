@@ -1,0 +1,198 @@
+import { chooseRange, rangesFor } from '../meter'
+import { unitSlip } from '../quantity'
+import { above, atLeast, atMost, below, openFrom, type Band } from '../spec'
+import { expectedOf, parsedText, type Evaluation } from '../state/evaluate'
+import { quantityOf } from '../state/quantityOf'
+import { meterCannot } from './meterCannot'
+import type { Moment, ReadingRule } from './rule'
+
+const typedFigure = ({ evaluation }: Moment): number | undefined =>
+  evaluation.entry.reading.taken === 'typed' && evaluation.entry.reading.kind === 'value' ? evaluation.taken : undefined
+
+const expectsOpen = ({ limit }: Evaluation): boolean => limit?.expectOpen !== undefined
+
+/** An over-range below the limit's maximum, where a figure was expected, proves only more than the range. */
+export const overOnLowRange: ReadingRule = {
+  id: 'over-on-low-range',
+  cause: 'range',
+  test: ({ evaluation }) => {
+    const max = evaluation.limit?.band.max
+    const { bound, quantity } = evaluation
+    if (evaluation.entry.reading.kind !== 'over' || bound === undefined || max === undefined || quantity === undefined) return null
+    if (expectsOpen(evaluation) || atLeast(bound, max)) return null
+    const ranges = rangesFor(evaluation.instrument, quantity).map((range) => range.fullScale)
+    const goTo = chooseRange({ ranges, expectedMax: max })
+    return { severity: 'stop', params: { bound, max, ...(goTo === null ? {} : { goTo }) } }
+  },
+}
+
+/** Over nine tenths of a range set by hand: a slightly larger part would have read open. */
+export const nearFullScale: ReadingRule = {
+  id: 'near-full-scale',
+  cause: 'range',
+  test: ({ evaluation }) => {
+    const { taken, range, instrument } = evaluation
+    if (taken === undefined || !range || instrument?.ranging !== 'hand' || !above(taken, 0.9 * range.fullScale)) return null
+    return { severity: 'note', params: { range: range.fullScale } }
+  },
+}
+
+/** No reading on this meter could be inside the limits with its uncertainty. */
+export const meterCannotSettle: ReadingRule = {
+  id: 'meter-cannot',
+  cause: 'range',
+  test: ({ evaluation }) => {
+    const found = meterCannot(evaluation)
+    return found ? { severity: 'note', params: { window: found.window, u: found.u } } : null
+  },
+}
+
+/** A lower range would show more digits, and they are needed. */
+export const coarseRange: ReadingRule = {
+  id: 'coarse-range',
+  cause: 'range',
+  test: ({ evaluation }) => {
+    const { taken, range, quantity, limit, instrument } = evaluation
+    const { min, max } = limit?.band ?? {}
+    if (taken === undefined || !range || quantity === undefined || min === undefined || max === undefined) return null
+    const lower = rangesFor(instrument, quantity).find((one) => atLeast(one.fullScale, taken) && one.fullScale < range.fullScale)
+    if (!lower || !below(taken, 0.05 * range.fullScale) || !above(range.resolution, 0.1 * (max - min))) return null
+    return { severity: 'note', params: { range: range.fullScale, goTo: lower.fullScale } }
+  },
+}
+
+/** A bare `1` on a meter that shows over-range as a 1. */
+export const oneOrOver: ReadingRule = {
+  id: 'one-or-over',
+  cause: 'figure',
+  test: ({ evaluation }) =>
+    evaluation.entry.reading.text.trim() === '1' && evaluation.instrument?.overSign === '1'
+      ? { severity: 'stop', params: {} }
+      : null,
+}
+
+/** A typed 0 where the meter has just shown over-range, or where the leads alone read as much. */
+export const zeroOrOpen: ReadingRule = {
+  id: 'zero-or-open',
+  cause: 'figure',
+  test: (moment) => {
+    const { evaluation, earlier } = moment
+    if (typedFigure(moment) !== 0 || evaluation.quantity !== 'resistance') return null
+    if (evaluation.check.check.kind === 'contacts' || evaluation.limit?.kind === 'closed') return null
+    const last = earlier.filter((one) => one.instrument === evaluation.instrument).at(-1)
+    const justOver = last?.entry.reading.kind === 'over'
+    const leads = evaluation.leads
+    const withinLeads = leads !== undefined && atMost(0, leads.ohms + 2 * leads.u)
+    return justOver || withinLeads ? { severity: 'stop', params: { after: justOver ? 'over' : 'leads' } } : null
+  },
+}
+
+const scaled = (value: number, { min, max }: Band, factor: number): boolean =>
+  min !== undefined && max !== undefined
+    ? unitSlip({ value, min, max })?.factor === factor
+    : atLeast(value * factor, min ?? -Infinity) && atMost(value * factor, max ?? Infinity)
+
+/** A typed figure far from what is expected that a thousand would put right: k, M or G? */
+export const prefixJump: ReadingRule = {
+  id: 'prefix-jump',
+  cause: 'figure',
+  test: (moment) => {
+    const value = typedFigure(moment)
+    const band = moment.evaluation.limit?.band ?? {}
+    const expected = expectedOf(band)
+    if (value === undefined || expected === undefined || expected <= 0 || value <= 0) return null
+    const low = below(value, expected / 20) && scaled(value, band, 1000)
+    const high = above(value, expected * 20) && scaled(value, band, 0.001)
+    if (!low && !high) return null
+    return { severity: 'stop', params: { value, expected, times: value / expected, factor: low ? 1000 : 0.001 } }
+  },
+}
+
+/** Ohms typed against an open or one-sided limit that fail by over five times, and would pass as k, M or G. */
+export const prefixDecides: ReadingRule = {
+  id: 'prefix-decides',
+  cause: 'figure',
+  test: ({ evaluation }) => {
+    const { reading } = evaluation.entry
+    const { min, max } = evaluation.limit?.band ?? {}
+    const value = reading.kind === 'spread' ? reading.low : reading.kind === 'value' ? evaluation.taken : undefined
+    if (reading.taken !== 'typed' || value === undefined || value <= 0 || evaluation.limit?.kind === 'closed') return null
+    if (evaluation.quantity !== 'resistance' && evaluation.quantity !== 'insulation') return null
+    if (min !== undefined && max !== undefined) return null
+    const factor =
+      min !== undefined && below(value * 5, min)
+        ? [1e3, 1e6].find((one) => atLeast(value * one, min))
+        : max !== undefined && above(value, 5 * max) && atMost(value / 1000, max)
+          ? 0.001
+          : undefined
+    return factor === undefined ? null : { severity: 'stop', params: { value, factor, limit: min ?? max ?? 0 } }
+  },
+}
+
+/** A small m typed for ohms without the sign: milli or mega? */
+export const milliOrMega: ReadingRule = {
+  id: 'milli-or-mega',
+  cause: 'figure',
+  test: ({ evaluation }) => {
+    const { reading } = evaluation.entry
+    if (reading.taken !== 'typed' || reading.kind === 'answer' || evaluation.quantity !== 'resistance') return null
+    return parsedText(reading, 'resistance').problem === 'milli-or-mega'
+      ? { severity: 'stop', params: { text: reading.text } }
+      : null
+  },
+}
+
+/** A minus where only size matters is noted; a reading that falls well below its leads says that the zero is stale. */
+export const negative: ReadingRule = {
+  id: 'negative',
+  cause: 'figure',
+  test: ({ evaluation }) => {
+    if (evaluation.quantity !== 'resistance' || evaluation.taken === undefined) return null
+    if (evaluation.netNegative) return { severity: 'stop', params: { net: evaluation.net ?? 0 } }
+    return evaluation.taken < 0 ? { severity: 'note', params: { value: evaluation.taken } } : null
+  },
+}
+
+const inside = (value: number, { min = -Infinity, max = Infinity }: Band): boolean => atLeast(value, min) && atMost(value, max)
+
+/** Outside these limits and inside those of another check not yet taken: is the probe on the right pair? */
+export const fitsAnother: ReadingRule = {
+  id: 'fits-another',
+  cause: 'figure',
+  test: ({ evaluation, bench, standing }) => {
+    const { net, limit, quantity } = evaluation
+    if (net === undefined || !limit || expectsOpen(evaluation) || inside(evaluation.judged ?? net, limit.band)) return null
+    for (const other of bench.prepared.checks.values()) {
+      const [theirs] = other.limits[bench.tape.history(evaluation.entry)]
+      if (other === evaluation.check || quantityOf(other.check) !== quantity || theirs?.expectOpen) continue
+      if (theirs?.band.min === undefined || theirs.band.max === undefined || standing(other.check.id).length > 0) continue
+      if (inside(net, theirs.band)) return { severity: 'warn', params: { value: net, other: other.check.id } }
+    }
+    return null
+  },
+}
+
+/** The very figure of the check before, though something else was expected: did the clip move? */
+export const sameAsLast: ReadingRule = {
+  id: 'same-as-last',
+  cause: 'figure',
+  test: ({ evaluation, before }) => {
+    const last = before.at(-1)
+    const here = expectedOf(evaluation.limit?.band ?? {})
+    const there = expectedOf(last?.limit?.band ?? {})
+    if (!last || here === undefined || there === undefined || last.check === evaluation.check) return null
+    if (evaluation.taken === undefined || evaluation.taken !== last.taken || expectsOpen(evaluation)) return null
+    const apart = Math.abs(here - there) > 0.1 * Math.max(here, there)
+    return apart ? { severity: 'warn', params: { value: evaluation.taken, last: last.check.check.id } } : null
+  },
+}
+
+/** Megohms on a winding of ohms or kilohms are leakage over a break. */
+export const leakOverBreak: ReadingRule = {
+  id: 'leak-over-break',
+  test: ({ evaluation }) => {
+    const { net, reason, limit } = evaluation
+    if (net === undefined || reason !== 'open-circuit' || (limit?.band.max ?? 0) >= openFrom) return null
+    return { severity: 'note', params: { value: net } }
+  },
+}

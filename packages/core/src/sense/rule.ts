@@ -1,0 +1,73 @@
+import type { Bench, Evaluation } from '../state/evaluate'
+import type { RelationState } from '../state/relations'
+
+export type Severity = 'stop' | 'warn' | 'note'
+
+/** Remarks on one cause are one remark: only the severest is given, and a warn or note once a run (SENSE). */
+export type Cause = 'leads' | 'figure' | 'range' | 'temperature' | 'steadiness' | 'sum'
+
+export interface Remark {
+  id: RemarkId
+  severity: Severity
+  params: Record<string, string | number>
+}
+
+/** What a colleague looking over the shoulder knows when a reading is kept: the tape as it then stood. */
+export interface Moment {
+  bench: Bench
+  evaluation: Evaluation
+  /** readings that stood just before this one, in tape order */
+  before: Evaluation[]
+  /** readings that stand with this one, by check */
+  standing: (check: string) => Evaluation[]
+  /** relations that join this reading, judged with it */
+  relations: RelationState[]
+  /** every reading before this one, standing or not, in tape order */
+  earlier: Evaluation[]
+}
+
+export interface ReadingRule {
+  id: RemarkId
+  cause?: Cause
+  /** a set-up rule fires once for one state of the bench (an isolation, a zero) and holds all readings under it */
+  setting?: (moment: Moment) => string
+  test: (moment: Moment) => Omit<Remark, 'id'> | null
+}
+
+export type RemarkId =
+  | 'over-on-low-range'
+  | 'near-full-scale'
+  | 'meter-cannot'
+  | 'coarse-range'
+  | 'one-or-over'
+  | 'zero-or-open'
+  | 'prefix-jump'
+  | 'prefix-decides'
+  | 'milli-or-mega'
+  | 'negative'
+  | 'fits-another'
+  | 'same-as-last'
+  | 'not-isolated'
+  | 'leads-matter'
+  | 'stale-zero'
+  | 'reads-like-leads'
+  | 'meter-unproved'
+  | 'frame-unproved'
+  | 'temperature-decides'
+  | 'not-settled'
+  | 'unsteady'
+  | 'repeats-apart'
+  | 'beyond-physics'
+  | 'condition-missing'
+  | 'sum-off'
+  | 'one-open-of-three'
+  | 'open-adds-nothing'
+  | 'shared-resistance'
+  | 'sister-ratio'
+  | 'at-limit'
+  | 'leak-over-break'
+  | 'ground-ceiling'
+  | 'windings-untested'
+  | 'static-only'
+  | 'flex-the-lead'
+  | 'retest-missing'

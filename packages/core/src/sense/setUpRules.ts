@@ -1,0 +1,111 @@
+import { above, openFrom } from '../spec'
+import { isolationAt, leadsFor } from '../state/setting'
+import type { Entry, EntryOf } from '../document'
+import type { Moment, ReadingRule } from './rule'
+
+/** Something in parallel may be measured too, unless the part is loose, unplugged, or a lead of this winding is lifted. */
+export const notIsolated: ReadingRule = {
+  id: 'not-isolated',
+  setting: ({ bench, evaluation }) => isolationAt(bench.tape, evaluation.entry.n)?.id ?? 'never',
+  test: ({ bench, evaluation }) => {
+    if (evaluation.quantity !== 'resistance') return null
+    const isolation = isolationAt(bench.tape, evaluation.entry.n)
+    if (isolation?.state === 'loose' || isolation?.state === 'unplugged') return null
+    if (isolation?.parallelOhms !== undefined) return null
+    if (isolation?.lifted?.some((terminal) => evaluation.pair?.includes(terminal))) return null
+    return { severity: 'stop', params: { state: isolation?.state ?? 'unknown' } }
+  },
+}
+
+/** The leads are as large as what is looked for, and nobody zeroed them. */
+export const leadsMatter: ReadingRule = {
+  id: 'leads-matter',
+  cause: 'leads',
+  setting: ({ evaluation }) => `${evaluation.instrument?.id ?? ''}/${evaluation.entry.reading.leads ?? ''}/${evaluation.leads?.entry ?? ''}`,
+  test: ({ evaluation }) =>
+    evaluation.leadsMatter ? { severity: 'stop', params: { leads: evaluation.leads?.ohms ?? 0 } } : null,
+}
+
+const oldZeroMs = 60 * 60_000
+
+/** A zero over an hour old, made with other leads or before the jack was moved, or apart from the one at the run's end. */
+export const staleZero: ReadingRule = {
+  id: 'stale-zero',
+  cause: 'leads',
+  test: ({ bench, evaluation }) => {
+    const { leads, instrument, entry } = evaluation
+    if (evaluation.quantity !== 'resistance' || !leads || evaluation.limit?.expectOpen) return null
+    const checks = leadChecks(bench.tape.entries, instrument?.id).filter((check) => !bench.tape.takenBack.has(check.id))
+    const zeroed = leads.from === 'zero' || leads.from === 'subtract'
+    if (!zeroed) {
+      const otherSet = checks.some((check) => check.n < entry.n && check.how !== 'carried')
+      return otherSet ? { severity: 'warn', params: { why: 'leads' } } : null
+    }
+    if ((leads.ageMs ?? 0) > oldZeroMs)
+      return { severity: 'warn', params: { why: 'age', minutes: Math.round((leads.ageMs ?? 0) / 60_000) } }
+    const moved = bench.tape.entries.some(
+      (one) => one.kind === 'proof' && one.of === 'jack' && one.n < entry.n && one.n > placeOf(bench.tape.entries, leads.entry),
+    )
+    if (moved) return { severity: 'warn', params: { why: 'jack' } }
+    const last = checks.filter((check) => check.n > entry.n && check.how !== 'carried').at(-1)
+    const drift = last && last.id !== leads.entry ? Math.abs(last.ohms - leads.ohms) : 0
+    return last && above(drift, 2 * Math.hypot(last.u, leads.u)) ? { severity: 'warn', params: { why: 'drift', drift } } : null
+  },
+}
+
+function leadChecks(entries: Entry[], instrument: string | undefined): EntryOf<'lead-check'>[] {
+  return entries.filter((one): one is EntryOf<'lead-check'> => one.kind === 'lead-check' && one.instrument === instrument)
+}
+const placeOf = (entries: Entry[], id: string | undefined): number => entries.find((one) => one.id === id)?.n ?? -1
+
+/** A winding that reads what the leads alone read. */
+export const readsLikeLeads: ReadingRule = {
+  id: 'reads-like-leads',
+  cause: 'leads',
+  test: ({ bench, evaluation, before }) => {
+    const { taken, netU = 0, leads, check, entry } = evaluation
+    if (taken === undefined || !leads || evaluation.quantity !== 'resistance' || check.touches.size === 0 || check.toFrame) return null
+    if (evaluation.limit?.kind === 'closed') return null
+    const own = leads.from === 'zero' ? shownWhenZeroed(bench.tape.entries, leads.entry) : leads.ohms
+    const plainWire = before.find((one) => one.check.touches.size === 0 && one.net !== undefined && one.net < openFrom)?.net
+    const near = (figure: number | undefined, u: number) => figure !== undefined && Math.abs(taken - figure) <= 2 * Math.hypot(netU, u)
+    const governed = leadsFor(bench.tape, evaluation.instrument, { n: entry.n, at: entry.at, leads: entry.reading.leads })
+    return near(own, governed.u) || near(plainWire, 0) ? { severity: 'warn', params: { value: taken } } : null
+  },
+}
+
+/** After a hardware zero the leads show nothing any more: what stands in later readings is what counts. */
+function shownWhenZeroed(entries: Entry[], id: string | undefined): number | undefined {
+  const zero = entries.find((one) => one.id === id)
+  return zero?.kind === 'lead-check' ? zero.ohms : undefined
+}
+
+const passesOpen = ({ evaluation }: Moment): boolean => evaluation.limit?.expectOpen !== undefined && evaluation.verdict === 'within'
+
+function proved(moment: Moment, kinds: string[]): boolean {
+  const { tape } = moment.bench
+  return tape.entries.some(
+    (entry) =>
+      !tape.takenBack.has(entry.id) &&
+      ((entry.kind === 'proof' && kinds.includes(entry.of)) ||
+        (kinds.includes('tips') && entry.kind === 'lead-check' && entry.how !== 'carried')),
+  )
+}
+
+/** A dead meter reads open too: its probes have not been touched together in this run. */
+export const meterUnproved: ReadingRule = {
+  id: 'meter-unproved',
+  test: (moment) =>
+    passesOpen(moment) && moment.evaluation.quantity !== 'insulation' && !proved(moment, ['tips', 'same-metal'])
+      ? { severity: 'warn', params: {} }
+      : null,
+}
+
+/** Paint and oxide read open too: the frame contact has not been proved on the same metal. */
+export const frameUnproved: ReadingRule = {
+  id: 'frame-unproved',
+  test: (moment) =>
+    passesOpen(moment) && moment.evaluation.check.toFrame && !proved(moment, ['same-metal'])
+      ? { severity: 'warn', params: {} }
+      : null,
+}

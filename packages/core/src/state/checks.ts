@@ -1,0 +1,103 @@
+import type { EntryOf } from '../document'
+import { solveNetwork } from '../network'
+import { atMost, openFrom, type Verdict } from '../spec'
+import type { Bench, Evaluation, Reason } from './evaluate'
+import type { NeededPoint, PreparedCheck } from './prepare'
+
+/** One point of a check: what was read there, or that it was not. */
+export interface PointState {
+  pair?: [string, string]
+  verdict: Verdict
+  reason?: Reason | 'seen'
+  held?: true
+  evaluation?: Evaluation
+}
+
+export interface CheckState {
+  check: PreparedCheck
+  verdict: Verdict
+  reason?: Reason | 'seen'
+  held?: true
+  points: PointState[]
+  skipped?: EntryOf<'skip'>
+}
+
+const badness: Record<Verdict, number> = { outside: 0, none: 1, borderline: 2, within: 3 }
+
+/** Whether a reading answers for a needed point: the pair itself, or another terminal the same group joins. */
+export function answersFor(point: NeededPoint, check: PreparedCheck, evaluation: Evaluation): boolean {
+  const pair = evaluation.pair
+  if (!pair) return false
+  if (!('each' in check.check.at)) return [...pair].sort().join() === [...point.pair].sort().join()
+  const { to } = check.check.at
+  return pair.includes(to) && point.covers.some((terminal) => pair.includes(terminal) && terminal !== to)
+}
+
+/** A check's verdict is its worst point's: outside, none, borderline, within (METHODS 11.3). */
+export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluation[], held: Set<string>): CheckState {
+  const skipped = skipOf(bench, check.check.id)
+  if (check.check.kind === 'look') return judgeLook(bench, check, skipped)
+  const points: PointState[] = standing.map((evaluation) => ({
+    ...(evaluation.pair ? { pair: evaluation.pair } : {}),
+    verdict: evaluation.verdict,
+    ...(evaluation.reason ? { reason: evaluation.reason } : {}),
+    ...(held.has(evaluation.entry.id) ? { held: true as const } : {}),
+    evaluation,
+  }))
+  for (const point of check.points)
+    if (!standing.some((evaluation) => answersFor(point, check, evaluation)))
+      points.push({ pair: point.pair, verdict: 'none', reason: 'not-read' })
+  const [worst] = [...points].sort((a, b) => badness[a.verdict] - badness[b.verdict])
+  return {
+    check,
+    verdict: worst?.verdict ?? 'none',
+    ...(worst ? (worst.reason ? { reason: worst.reason } : {}) : { reason: 'not-read' as const }),
+    ...(points.some((point) => point.held) ? { held: true as const } : {}),
+    points,
+    ...(skipped ? { skipped } : {}),
+  }
+}
+
+function skipOf(bench: Bench, id: string): EntryOf<'skip'> | undefined {
+  return bench.tape.entries
+    .filter((entry): entry is EntryOf<'skip'> => entry.kind === 'skip' && entry.check === id && !bench.tape.takenBack.has(entry.id))
+    .at(-1)
+}
+
+/** A look is seen, not judged: something found is told, and holds nothing back. */
+function judgeLook(bench: Bench, check: PreparedCheck, skipped: EntryOf<'skip'> | undefined): CheckState {
+  const look = bench.tape.entries
+    .filter((entry): entry is EntryOf<'look'> => entry.kind === 'look' && entry.check === check.check.id && !bench.tape.takenBack.has(entry.id))
+    .at(-1)
+  const sound = look?.what.every((what) => what === 'sound') ?? false
+  return {
+    check,
+    verdict: sound ? 'within' : 'none',
+    ...(sound ? {} : { reason: look ? ('seen' as const) : ('not-read' as const) }),
+    points: [],
+    ...(skipped ? { skipped } : {}),
+  }
+}
+
+/**
+ * Whether what a derived pair reads is what its parts read: then the parts decide, and the pair is not a second fault.
+ * @param own a winding's own reading, where its resistance check was taken
+ */
+export function explainedByParts(bench: Bench, whole: Evaluation, own: (winding: string) => Evaluation | undefined): boolean {
+  const { limit, check, pair } = whole
+  if (limit?.limit.limit !== 'derived' || whole.verdict !== 'outside' || !pair) return false
+  const { card } = bench.prepared
+  const parts = [...check.touches].map((id) => ({ id, read: own(id) }))
+  if (parts.some(({ read }) => read === undefined) || !parts.some(({ read }) => read?.verdict === 'outside')) return false
+  const ohms = new Map(parts.map(({ id, read }) => [id, read?.net !== undefined && read.net < openFrom ? read.net : Infinity]))
+  const expected = solveNetwork({
+    nodes: ['frame', ...card.terminals.map((terminal) => terminal.id)],
+    windings: card.windings.map((winding) => ({ ...winding, ohms: ohms.get(winding.id) ?? winding.ohms ?? Infinity })),
+    a: pair[0],
+    b: pair[1],
+  }).ohms
+  if (!Number.isFinite(expected)) return whole.net === undefined || whole.net >= openFrom
+  if (whole.net === undefined) return false
+  const u = Math.hypot(whole.netU ?? 0, ...parts.map(({ read }) => read?.netU ?? 0))
+  return atMost(Math.abs(expected - whole.net), 2 * u + 0.01 * whole.net)
+}

@@ -1,0 +1,72 @@
+import type { Entry, EntryOf, History, Run } from '../document'
+import type { PreparedCard, PreparedCheck } from './prepare'
+
+export type ReadingEntry = EntryOf<'reading'>
+
+/** The entries in tape order, with what later ones did to earlier ones. */
+export interface Tape {
+  entries: Entry[]
+  readings: ReadingEntry[]
+  /** reading id → the entry that put it out of use, and how */
+  gone: Map<string, { by: Entry; how: 'taken-back' | 'retaken' | 'mistyped' }>
+  /** entry id → the take-back that undid it */
+  takenBack: Map<string, Entry>
+  /** how many part-changing works stand before each entry */
+  stageOf: Map<string, number>
+  works: EntryOf<'work'>[]
+  history: (entry: Entry) => History
+}
+
+const changesPart = new Set(['reflow', 'splice', 'clean', 'rewind', 'fix'])
+
+/** Puts a run's entries in order and works out what stands (CARD, Entries; METHODS 11.2). */
+export function readTape(run: Run): Tape {
+  const entries = [...run.entries].sort(
+    (a, b) => a.n - b.n || Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1),
+  )
+  const takenBack = new Map<string, Entry>()
+  for (const entry of entries) if (entry.kind === 'take-back') takenBack.set(entry.entry, entry)
+  for (const entry of entries)
+    if (entry.kind === 'take-back' && takenBack.has(entry.id)) takenBack.delete(entry.entry)
+  const standing = entries.filter((entry) => !takenBack.has(entry.id))
+  const gone: Tape['gone'] = new Map()
+  for (const [id, by] of takenBack) gone.set(id, { by, how: 'taken-back' })
+  for (const entry of standing)
+    if (entry.kind === 'reading' && entry.reading.supersedes !== undefined && !gone.has(entry.reading.supersedes))
+      gone.set(entry.reading.supersedes, { by: entry, how: entry.reading.mistyped ? 'mistyped' : 'retaken' })
+  const works = standing.filter((entry): entry is EntryOf<'work'> => entry.kind === 'work')
+  const stageOf = new Map<string, number>()
+  let stage = 0
+  for (const entry of entries) {
+    if (entry.kind === 'work' && changesPart.has(entry.what) && !takenBack.has(entry.id)) stage++
+    stageOf.set(entry.id, stage)
+  }
+  const rewinds = works.filter((work) => work.what === 'rewind')
+  return {
+    entries,
+    readings: entries.filter((entry): entry is ReadingEntry => entry.kind === 'reading'),
+    gone,
+    takenBack,
+    stageOf,
+    works: works.filter((work) => changesPart.has(work.what)),
+    history: (entry) => (rewinds.some((work) => before(entries, work, entry)) ? 'rewound' : run.unit.history),
+  }
+}
+
+const before = (entries: Entry[], a: Entry, b: Entry): boolean => entries.indexOf(a) < entries.indexOf(b)
+
+/** Whether work done after this reading touched what the check reads, so that the reading judges an earlier stage. */
+export function outdated(tape: Tape, prepared: PreparedCard, check: PreparedCheck, entry: ReadingEntry): boolean {
+  return tape.works.some((work) => before(tape.entries, entry, work) && worksOn(prepared, check, work.place))
+}
+
+/** A place that names no winding or terminal touches every winding. */
+function worksOn({ card, groupOf }: PreparedCard, check: PreparedCheck, place: string): boolean {
+  if (card.windings.some((winding) => winding.id === place)) {
+    const winding = card.windings.find((one) => one.id === place)
+    if (check.touches.has(place)) return true
+    return check.toFrame && check.points.some((point) => groupOf(point.pair[0]).includes(winding?.from ?? ''))
+  }
+  if (!card.terminals.some((terminal) => terminal.id === place)) return true
+  return check.points.some((point) => point.pair.includes(place) || (check.toFrame && point.covers.includes(place)))
+}

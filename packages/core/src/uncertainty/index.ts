@@ -1,0 +1,8 @@
+export { normalBetween, normalCdf } from './normal'
+export {
+  assumedAccuracy,
+  readingUncertainty,
+  rectangular,
+  type UncertaintyInput,
+  type UncertaintyParts,
+} from './readingUncertainty'
