@@ -122,7 +122,11 @@ export type CheckKind =
   | 'response'
 
 export type At =
-  { pair: [string, string] } | { each: string[]; to: string } | { among: string[] } | { ring: number } | { place: string }
+  | { pair: [string, string] }
+  | { each: string[]; to: string }
+  | { among: string[] }
+  | { ring: number }
+  | { place: string }
 
 export interface Conditions {
   volts?: number

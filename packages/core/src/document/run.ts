@@ -69,7 +69,13 @@ export type EntryBody =
       u: number
       how: 'hardware' | 'subtract' | 'carried'
     }
-  | { kind: 'proof'; instrument?: string; of: 'tips' | 'same-metal' | 'open-leads' | 'jack'; terminal?: string; text?: string }
+  | {
+      kind: 'proof'
+      instrument?: string
+      of: 'tips' | 'same-metal' | 'open-leads' | 'jack'
+      terminal?: string
+      text?: string
+    }
   | { kind: 'supply'; text: string; volts: number; u: number; while: 'off' | 'on'; limitAmps?: number }
   | { kind: 'temperature'; part: 'room' | 'measured' | 'hot' | 'cold'; partC?: number; uPartC?: number; roomC?: number }
   | { kind: 'isolation'; state: Isolation; lifted?: string[]; parallelOhms?: number }

@@ -7,8 +7,7 @@ export interface ReadingText {
   decimalComma?: boolean
 }
 
-export type ReadingProblem =
-  FieldProblem | 'empty' | 'too-long' | 'prefix-unclear' | 'milli-or-mega' | 'unit-missing'
+export type ReadingProblem = FieldProblem | 'empty' | 'too-long' | 'prefix-unclear' | 'milli-or-mega' | 'unit-missing'
 
 export interface ParsedReading {
   kind: 'value' | 'over' | 'above' | 'below' | 'spread' | 'invalid'

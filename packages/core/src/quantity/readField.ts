@@ -99,7 +99,13 @@ function readSuffix(text: string, quantity: Quantity): { prefix?: string; unit?:
 
 /** What one unit sign is worth in SI, where it is not one: a decimal power, or a factor and an offset. */
 const unitWorth: Partial<Record<Quantity, Record<string, { power?: number; factor?: number; offset?: number }>>> = {
-  length: { mm: { power: -3 }, cm: { power: -2 }, in: { factor: 0.0254 }, '"': { factor: 0.0254 }, ft: { factor: 0.3048 } },
+  length: {
+    mm: { power: -3 },
+    cm: { power: -2 },
+    in: { factor: 0.0254 },
+    '"': { factor: 0.0254 },
+    ft: { factor: 0.3048 },
+  },
   temperature: { F: { offset: 32, factor: 1 / 1.8 }, '°F': { offset: 32, factor: 1 / 1.8 } },
   field: { G: { power: -4 } },
 }

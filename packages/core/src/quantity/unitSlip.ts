@@ -7,7 +7,15 @@ const widening = 0.2
  * @param input value and both limits, in one unit
  * @returns the factor the value must be multiplied by (1000 or 0.001), or null: no slip, or a limit is missing
  */
-export function unitSlip({ value, min, max }: { value: number; min?: number; max?: number }): { factor: number } | null {
+export function unitSlip({
+  value,
+  min,
+  max,
+}: {
+  value: number
+  min?: number
+  max?: number
+}): { factor: number } | null {
   if (min === undefined || max === undefined) return null
   const low = min - widening * Math.abs(min)
   const high = max + widening * Math.abs(max)

@@ -1,6 +1,5 @@
 import type { Family } from '../document'
-import type { Bench, Evaluation } from '../state/evaluate'
-import type { CheckState } from '../state/checks'
+import type { Bench, Evaluation, CheckState } from '../judgement'
 import type { Remark } from './rule'
 
 /** What is known when the tape is looked at as a whole. */
@@ -41,7 +40,9 @@ export const windingsUntested: ClosingRule = ({ bench, all, checks }) => {
 
 /** No fault found by ohms on a family whose faults ohms are known to miss. */
 export const staticOnly: ClosingRule = ({ bench, checks, noFaultFound }) => {
-  const dynamic = checks.some((one) => ['ac-output', 'dc-output', 'response'].includes(one.check.check.kind) && one.verdict === 'within')
+  const dynamic = checks.some(
+    (one) => ['ac-output', 'dc-output', 'response'].includes(one.check.check.kind) && one.verdict === 'within',
+  )
   return noFaultFound && !dynamic && ohmsMiss.includes(bench.run.card.family)
     ? { id: 'static-only', severity: 'note', params: { family: bench.run.card.family } }
     : null
@@ -58,7 +59,9 @@ export const flexTheLead: ClosingRule = ({ bench, all }) => {
 export const retestMissing: ClosingRule = ({ bench, all, checks, stood }) => {
   if (bench.tape.works.length === 0) return null
   const failed = new Set(all.filter((one) => one.verdict === 'outside' && stood(one)).map((one) => one.check.check.id))
-  const missing = checks.filter((one) => failed.has(one.check.check.id) && one.points.every((point) => !point.evaluation))
+  const missing = checks.filter(
+    (one) => failed.has(one.check.check.id) && one.points.every((point) => !point.evaluation),
+  )
   return missing.length > 0
     ? { id: 'retest-missing', severity: 'stop', params: { checks: missing.map((one) => one.check.check.id).join(' ') } }
     : null

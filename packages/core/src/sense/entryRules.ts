@@ -1,10 +1,9 @@
 import { chooseRange, rangesFor } from '../meter'
 import { unitSlip } from '../quantity'
 import { above, atLeast, atMost, below, openFrom, type Band } from '../spec'
-import { expectedOf, parsedText, type Evaluation } from '../state/evaluate'
-import { quantityOf } from '../state/quantityOf'
+import { expectedOf, parsedText, type Evaluation, quantityOf } from '../judgement'
 import { meterCannot } from './meterCannot'
-import type { Moment, ReadingRule } from './rule'
+import type { Found, Moment, ReadingRule } from './rule'
 
 const typedFigure = ({ evaluation }: Moment): number | undefined =>
   evaluation.entry.reading.taken === 'typed' && evaluation.entry.reading.kind === 'value' ? evaluation.taken : undefined
@@ -18,7 +17,8 @@ export const overOnLowRange: ReadingRule = {
   test: ({ evaluation }) => {
     const max = evaluation.limit?.band.max
     const { bound, quantity } = evaluation
-    if (evaluation.entry.reading.kind !== 'over' || bound === undefined || max === undefined || quantity === undefined) return null
+    if (evaluation.entry.reading.kind !== 'over' || bound === undefined || max === undefined || quantity === undefined)
+      return null
     if (expectsOpen(evaluation) || atLeast(bound, max)) return null
     const ranges = rangesFor(evaluation.instrument, quantity).map((range) => range.fullScale)
     const goTo = chooseRange({ ranges, expectedMax: max })
@@ -32,7 +32,8 @@ export const nearFullScale: ReadingRule = {
   cause: 'range',
   test: ({ evaluation }) => {
     const { taken, range, instrument } = evaluation
-    if (taken === undefined || !range || instrument?.ranging !== 'hand' || !above(taken, 0.9 * range.fullScale)) return null
+    if (taken === undefined || !range || instrument?.ranging !== 'hand' || !above(taken, 0.9 * range.fullScale))
+      return null
     return { severity: 'note', params: { range: range.fullScale } }
   },
 }
@@ -55,7 +56,9 @@ export const coarseRange: ReadingRule = {
     const { taken, range, quantity, limit, instrument } = evaluation
     const { min, max } = limit?.band ?? {}
     if (taken === undefined || !range || quantity === undefined || min === undefined || max === undefined) return null
-    const lower = rangesFor(instrument, quantity).find((one) => atLeast(one.fullScale, taken) && one.fullScale < range.fullScale)
+    const lower = rangesFor(instrument, quantity).find(
+      (one) => atLeast(one.fullScale, taken) && one.fullScale < range.fullScale,
+    )
     if (!lower || !below(taken, 0.05 * range.fullScale) || !above(range.resolution, 0.1 * (max - min))) return null
     return { severity: 'note', params: { range: range.fullScale, goTo: lower.fullScale } }
   },
@@ -116,7 +119,8 @@ export const prefixDecides: ReadingRule = {
     const { reading } = evaluation.entry
     const { min, max } = evaluation.limit?.band ?? {}
     const value = reading.kind === 'spread' ? reading.low : reading.kind === 'value' ? evaluation.taken : undefined
-    if (reading.taken !== 'typed' || value === undefined || value <= 0 || evaluation.limit?.kind === 'closed') return null
+    if (reading.taken !== 'typed' || value === undefined || value <= 0 || evaluation.limit?.kind === 'closed')
+      return null
     if (evaluation.quantity !== 'resistance' && evaluation.quantity !== 'insulation') return null
     if (min !== undefined && max !== undefined) return null
     const factor =
@@ -146,14 +150,15 @@ export const milliOrMega: ReadingRule = {
 export const negative: ReadingRule = {
   id: 'negative',
   cause: 'figure',
-  test: ({ evaluation }) => {
+  test: ({ evaluation }): Found => {
     if (evaluation.quantity !== 'resistance' || evaluation.taken === undefined) return null
     if (evaluation.netNegative) return { severity: 'stop', params: { net: evaluation.net ?? 0 } }
     return evaluation.taken < 0 ? { severity: 'note', params: { value: evaluation.taken } } : null
   },
 }
 
-const inside = (value: number, { min = -Infinity, max = Infinity }: Band): boolean => atLeast(value, min) && atMost(value, max)
+const inside = (value: number, { min = -Infinity, max = Infinity }: Band): boolean =>
+  atLeast(value, min) && atMost(value, max)
 
 /** Outside these limits and inside those of another check not yet taken: is the probe on the right pair? */
 export const fitsAnother: ReadingRule = {
@@ -161,11 +166,13 @@ export const fitsAnother: ReadingRule = {
   cause: 'figure',
   test: ({ evaluation, bench, standing }) => {
     const { net, limit, quantity } = evaluation
-    if (net === undefined || !limit || expectsOpen(evaluation) || inside(evaluation.judged ?? net, limit.band)) return null
+    if (net === undefined || !limit || expectsOpen(evaluation) || inside(evaluation.judged ?? net, limit.band))
+      return null
     for (const other of bench.prepared.checks.values()) {
       const [theirs] = other.limits[bench.tape.history(evaluation.entry)]
       if (other === evaluation.check || quantityOf(other.check) !== quantity || theirs?.expectOpen) continue
-      if (theirs?.band.min === undefined || theirs.band.max === undefined || standing(other.check.id).length > 0) continue
+      if (theirs?.band.min === undefined || theirs.band.max === undefined || standing(other.check.id).length > 0)
+        continue
       if (inside(net, theirs.band)) return { severity: 'warn', params: { value: net, other: other.check.id } }
     }
     return null

@@ -1,5 +1,5 @@
 export { closingRules, ohmsMiss, type Closing, type ClosingRule } from './closingRules'
 export { meterCannot } from './meterCannot'
 export type { Cause, Moment, ReadingRule, Remark, RemarkId, Severity } from './rule'
-export { readingRules, setUpStops } from './rules'
+export { readingRules, setUpStops, sumRemarks } from './rules'
 export { fired, watch, type Firing, type Watch } from './watch'

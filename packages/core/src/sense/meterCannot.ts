@@ -1,7 +1,7 @@
 import { rangeOf } from '../meter'
 import { below } from '../spec'
 import { readingUncertainty } from '../uncertainty'
-import type { Evaluation } from '../state/evaluate'
+import type { Evaluation } from '../judgement'
 
 /**
  * The uncertainty at the middle of the limits, where it decides that no reading of this meter could be `within`: the window

@@ -1,8 +1,6 @@
 import { above, atMost, judgeValue, openFrom } from '../spec'
 import { beta, isMetal } from '../temperature'
-import { isUnsteady, type Evaluation } from '../state/evaluate'
-import { unmetCondition } from '../state/conditions'
-import { samePoint } from '../state/second'
+import { isUnsteady, type Evaluation, unmetCondition, samePoint } from '../judgement'
 import type { ReadingRule } from './rule'
 
 /** The leaning changes within ±10 °C of a temperature that nobody measured. */
@@ -12,7 +10,14 @@ export const temperatureDecides: ReadingRule = {
   test: ({ evaluation }) => {
     const { net, netU = 0, temperature, reference, limit, leaning, rule, check } = evaluation
     const { material } = check
-    if (net === undefined || !reference || !limit || temperature?.from === 'measured' || temperature?.partC === undefined) return null
+    if (
+      net === undefined ||
+      !reference ||
+      !limit ||
+      temperature?.from === 'measured' ||
+      temperature?.partC === undefined
+    )
+      return null
     if (material === undefined || !isMetal(material)) return null
     const b = beta[material]
     const partC = temperature.partC
@@ -48,7 +53,9 @@ export const repeatsApart: ReadingRule = {
     for (const other of samePoint(bench.tape, evaluation, earlier)) {
       const theirs = other.taken
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
-      const allowed = 0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(evaluation.resolution ?? 0, other.resolution ?? 0)
+      const allowed =
+        0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) +
+        3 * Math.max(evaluation.resolution ?? 0, other.resolution ?? 0)
       const slip = [1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))
       if (above(Math.abs(mine - theirs), allowed) && !slip)
         return { severity: 'warn', params: { value: mine, before: theirs } }
@@ -87,7 +94,10 @@ export const beyondPhysics: ReadingRule = {
         if (!part || !finite(part) || (part !== evaluation && whole !== evaluation)) continue
         const excess = (part.net ?? 0) - (whole.net ?? 0)
         if (above(excess, 2 * Math.hypot(part.netU ?? 0, whole.netU ?? 0)))
-          return { severity: 'stop', params: { part: id, whole: relation.whole, value: part.net ?? 0, of: whole.net ?? 0 } }
+          return {
+            severity: 'stop',
+            params: { part: id, whole: relation.whole, value: part.net ?? 0, of: whole.net ?? 0 },
+          }
       }
     }
     return null
@@ -100,7 +110,13 @@ export const sumOff: ReadingRule = {
   cause: 'sum',
   test: ({ relations }) => {
     for (const state of relations) {
-      if (state.relation.kind !== 'sum' || state.verdict !== 'outside' || !state.sum || sharedShare(state.members, state.sum.residual, state.sum.u)) continue
+      if (
+        state.relation.kind !== 'sum' ||
+        state.verdict !== 'outside' ||
+        !state.sum ||
+        sharedShare(state.members, state.sum.residual, state.sum.u)
+      )
+        continue
       const whole = state.members.at(-1)
       const parts = state.members.slice(0, -1)
       const oddIndex = state.odd ? parts.indexOf(state.odd) : -1
@@ -200,7 +216,12 @@ export const sisterRatio: ReadingRule = {
       if (warmth)
         return {
           severity: 'warn',
-          params: { relation: state.relation.id, ratio: state.value ?? 0, stated: state.relation.ratio, odd: state.odd?.check.check.id ?? '' },
+          params: {
+            relation: state.relation.id,
+            ratio: state.value ?? 0,
+            stated: state.relation.ratio,
+            odd: state.odd?.check.check.id ?? '',
+          },
         }
     }
     return null
@@ -210,8 +231,11 @@ export const sisterRatio: ReadingRule = {
 /** Whether some temperature a part may have on a bench would bring the reading into its band. */
 function couldBeTemperature({ net, temperature, check, limit, reference }: Evaluation): boolean {
   const { material } = check
-  if (net === undefined || temperature?.from === 'measured' || material === undefined || !isMetal(material)) return false
-  const [coldest, hottest] = [-10, 80].map((c) => (net * (beta[material] + (reference?.c ?? 20))) / (beta[material] + c))
+  if (net === undefined || temperature?.from === 'measured' || material === undefined || !isMetal(material))
+    return false
+  const [coldest, hottest] = [-10, 80].map(
+    (c) => (net * (beta[material] + (reference?.c ?? 20))) / (beta[material] + c),
+  )
   const { min = -Infinity, max = Infinity } = limit?.band ?? {}
   return (hottest ?? 0) <= max && (coldest ?? 0) >= min
 }
@@ -225,7 +249,10 @@ export const atLimit: ReadingRule = {
     if (verdict !== 'borderline' || reason !== 'near-limit' || judged === undefined) return null
     const { min = -Infinity, max = Infinity } = limit?.band ?? {}
     const nearest = Math.min(Math.abs(judged - min), Math.abs(max - judged))
-    return { severity: 'note', params: { by: atMost(nearest, 2 * netU * factor) ? 'meter' : 'temperature', margin: nearest } }
+    return {
+      severity: 'note',
+      params: { by: atMost(nearest, 2 * netU * factor) ? 'meter' : 'temperature', margin: nearest },
+    }
   },
 }
 

@@ -1,5 +1,4 @@
-import type { Bench, Evaluation } from '../state/evaluate'
-import type { RelationState } from '../state/relations'
+import type { Bench, Evaluation, RelationState } from '../judgement'
 
 export type Severity = 'stop' | 'warn' | 'note'
 
@@ -11,6 +10,9 @@ export interface Remark {
   severity: Severity
   params: Record<string, string | number>
 }
+
+/** What a rule finds, before it carries its id. */
+export type Found = Omit<Remark, 'id'> | null
 
 /** What a colleague looking over the shoulder knows when a reading is kept: the tape as it then stood. */
 export interface Moment {
@@ -31,7 +33,7 @@ export interface ReadingRule {
   cause?: Cause
   /** a set-up rule fires once for one state of the bench (an isolation, a zero) and holds all readings under it */
   setting?: (moment: Moment) => string
-  test: (moment: Moment) => Omit<Remark, 'id'> | null
+  test: (moment: Moment) => Found
 }
 
 export type RemarkId =

@@ -41,3 +41,8 @@ export const readingRules: ReadingRule[] = [
 
 /** The stops that are judged before anything is touched. */
 export const setUpStops: ReadingRule[] = [setUp.notIsolated, setUp.leadsMatter]
+
+/** Remarks on a sum: what they hold, the sum itself releases. */
+export const sumRemarks: ReadonlySet<string> = new Set(
+  readingRules.filter((rule) => rule.cause === 'sum').map((rule) => rule.id),
+)

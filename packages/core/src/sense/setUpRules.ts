@@ -1,7 +1,7 @@
 import { above, openFrom } from '../spec'
-import { isolationAt, leadsFor } from '../state/setting'
+import { isolationAt, leadsFor } from '../judgement'
 import type { Entry, EntryOf } from '../document'
-import type { Moment, ReadingRule } from './rule'
+import type { Found, Moment, ReadingRule } from './rule'
 
 /** Something in parallel may be measured too, unless the part is loose, unplugged, or a lead of this winding is lifted. */
 export const notIsolated: ReadingRule = {
@@ -21,7 +21,8 @@ export const notIsolated: ReadingRule = {
 export const leadsMatter: ReadingRule = {
   id: 'leads-matter',
   cause: 'leads',
-  setting: ({ evaluation }) => `${evaluation.instrument?.id ?? ''}/${evaluation.entry.reading.leads ?? ''}/${evaluation.leads?.entry ?? ''}`,
+  setting: ({ evaluation }) =>
+    `${evaluation.instrument?.id ?? ''}/${evaluation.entry.reading.leads ?? ''}/${evaluation.leads?.entry ?? ''}`,
   test: ({ evaluation }) =>
     evaluation.leadsMatter ? { severity: 'stop', params: { leads: evaluation.leads?.ohms ?? 0 } } : null,
 }
@@ -32,7 +33,7 @@ const oldZeroMs = 60 * 60_000
 export const staleZero: ReadingRule = {
   id: 'stale-zero',
   cause: 'leads',
-  test: ({ bench, evaluation }) => {
+  test: ({ bench, evaluation }): Found => {
     const { leads, instrument, entry } = evaluation
     if (evaluation.quantity !== 'resistance' || !leads || evaluation.limit?.expectOpen) return null
     const checks = leadChecks(bench.tape.entries, instrument?.id).filter((check) => !bench.tape.takenBack.has(check.id))
@@ -44,17 +45,25 @@ export const staleZero: ReadingRule = {
     if ((leads.ageMs ?? 0) > oldZeroMs)
       return { severity: 'warn', params: { why: 'age', minutes: Math.round((leads.ageMs ?? 0) / 60_000) } }
     const moved = bench.tape.entries.some(
-      (one) => one.kind === 'proof' && one.of === 'jack' && one.n < entry.n && one.n > placeOf(bench.tape.entries, leads.entry),
+      (one) =>
+        one.kind === 'proof' &&
+        one.of === 'jack' &&
+        one.n < entry.n &&
+        one.n > placeOf(bench.tape.entries, leads.entry),
     )
     if (moved) return { severity: 'warn', params: { why: 'jack' } }
     const last = checks.filter((check) => check.n > entry.n && check.how !== 'carried').at(-1)
     const drift = last && last.id !== leads.entry ? Math.abs(last.ohms - leads.ohms) : 0
-    return last && above(drift, 2 * Math.hypot(last.u, leads.u)) ? { severity: 'warn', params: { why: 'drift', drift } } : null
+    return last && above(drift, 2 * Math.hypot(last.u, leads.u))
+      ? { severity: 'warn', params: { why: 'drift', drift } }
+      : null
   },
 }
 
 function leadChecks(entries: Entry[], instrument: string | undefined): EntryOf<'lead-check'>[] {
-  return entries.filter((one): one is EntryOf<'lead-check'> => one.kind === 'lead-check' && one.instrument === instrument)
+  return entries.filter(
+    (one): one is EntryOf<'lead-check'> => one.kind === 'lead-check' && one.instrument === instrument,
+  )
 }
 const placeOf = (entries: Entry[], id: string | undefined): number => entries.find((one) => one.id === id)?.n ?? -1
 
@@ -64,12 +73,26 @@ export const readsLikeLeads: ReadingRule = {
   cause: 'leads',
   test: ({ bench, evaluation, before }) => {
     const { taken, netU = 0, leads, check, entry } = evaluation
-    if (taken === undefined || !leads || evaluation.quantity !== 'resistance' || check.touches.size === 0 || check.toFrame) return null
+    if (
+      taken === undefined ||
+      !leads ||
+      evaluation.quantity !== 'resistance' ||
+      check.touches.size === 0 ||
+      check.toFrame
+    )
+      return null
     if (evaluation.limit?.kind === 'closed') return null
     const own = leads.from === 'zero' ? shownWhenZeroed(bench.tape.entries, leads.entry) : leads.ohms
-    const plainWire = before.find((one) => one.check.touches.size === 0 && one.net !== undefined && one.net < openFrom)?.net
-    const near = (figure: number | undefined, u: number) => figure !== undefined && Math.abs(taken - figure) <= 2 * Math.hypot(netU, u)
-    const governed = leadsFor(bench.tape, evaluation.instrument, { n: entry.n, at: entry.at, leads: entry.reading.leads })
+    const plainWire = before.find(
+      (one) => one.check.touches.size === 0 && one.net !== undefined && one.net < openFrom,
+    )?.net
+    const near = (figure: number | undefined, u: number) =>
+      figure !== undefined && Math.abs(taken - figure) <= 2 * Math.hypot(netU, u)
+    const governed = leadsFor(bench.tape, evaluation.instrument, {
+      n: entry.n,
+      at: entry.at,
+      leads: entry.reading.leads,
+    })
     return near(own, governed.u) || near(plainWire, 0) ? { severity: 'warn', params: { value: taken } } : null
   },
 }
@@ -80,7 +103,8 @@ function shownWhenZeroed(entries: Entry[], id: string | undefined): number | und
   return zero?.kind === 'lead-check' ? zero.ohms : undefined
 }
 
-const passesOpen = ({ evaluation }: Moment): boolean => evaluation.limit?.expectOpen !== undefined && evaluation.verdict === 'within'
+const passesOpen = ({ evaluation }: Moment): boolean =>
+  evaluation.limit?.expectOpen !== undefined && evaluation.verdict === 'within'
 
 function proved(moment: Moment, kinds: string[]): boolean {
   const { tape } = moment.bench

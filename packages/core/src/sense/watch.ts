@@ -1,7 +1,6 @@
 import type { Entry, EntryOf } from '../document'
-import type { Bench, Evaluation } from '../state/evaluate'
-import { judgeRelation } from '../state/relations'
-import { readingRules } from './rules'
+import { type Bench, type Evaluation, judgeRelation } from '../judgement'
+import { readingRules, sumRemarks } from './rules'
 import type { Moment, ReadingRule, Remark, RemarkId } from './rule'
 
 /** A remark as it was given on the tape, and what became of it. */
@@ -46,6 +45,7 @@ class Watcher {
     if (entry.kind === 'answer') this.answer(entry)
     else if (entry.kind === 'take-back') this.takeBack(entry.entry)
     else if (entry.kind === 'reading') this.reading(this.evaluations.get(entry.id), entry)
+    if (entry.kind === 'take-back' || entry.kind === 'reading') this.settleSums(entry)
   }
 
   private answer(entry: EntryOf<'answer'>): void {
@@ -58,6 +58,20 @@ class Watcher {
   /** A reading out of use by now has taken its remarks with it: an answer is for the next one. */
   private isGone({ entry }: Firing): boolean {
     return entry !== undefined && !this.standing.some((one) => one.entry.id === entry)
+  }
+
+  /** Of remarks on a sum one is enough, and what a later reading put right is answered by it. */
+  private settleSums(by: Entry): void {
+    for (const firing of this.firings) {
+      const rule = readingRules.find((one) => one.id === firing.id && one.cause === 'sum')
+      const evaluation = this.standing.find((one) => one.entry.id === firing.entry)
+      if (!rule || firing.answered || !evaluation) continue
+      if (rule.test(this.momentOf(evaluation)) === null) firing.answered = { by: 'cleared', entry: by.id }
+    }
+  }
+
+  private isHeld(id: string): boolean {
+    return this.firings.some((one) => !one.answered && !sumRemarks.has(one.id) && one.holds.includes(id))
   }
 
   private takeBack(id: string): void {
@@ -73,19 +87,19 @@ class Watcher {
     this.standing = this.standing.filter((one) => one.entry.id !== entry.reading.supersedes)
     const before = this.standing
     this.standing = [...before.filter((one) => one.point !== evaluation.point), evaluation]
-    const standing = (check: string) => this.standing.filter((one) => one.check.check.id === check)
-    const moment: Moment = {
-      bench: this.bench,
-      evaluation,
-      before,
-      standing,
-      earlier: this.earlier,
-      relations: this.bench.run.card.relations
-        .filter((relation) => joins(relation, entry.check))
-        .map((relation) => judgeRelation(this.bench.run, this.bench.prepared, relation, standing)),
-    }
+    const moment = { ...this.momentOf(evaluation), before }
     for (const { rule, remark } of severest(fired(moment))) this.give(moment, rule, remark)
     this.earlier = [...this.earlier, evaluation]
+  }
+
+  private momentOf(evaluation: Evaluation): Moment {
+    const standing = (check: string) => this.standing.filter((one) => one.check.check.id === check)
+    const { bench, earlier } = this
+    const counting = (check: string) => standing(check).filter((one) => !this.isHeld(one.entry.id))
+    const relations = bench.run.card.relations
+      .filter((relation) => joins(relation, evaluation.check.check.id))
+      .map((relation) => judgeRelation(bench.run, bench.prepared, relation, counting))
+    return { bench, evaluation, before: this.standing, standing, earlier, relations }
   }
 
   private give(moment: Moment, rule: ReadingRule, remark: Remark): void {
@@ -112,6 +126,9 @@ class Watcher {
       this.waiting.splice(waiting, 1)
       firing.answered = { by: 'answer' }
     }
+    if (rule.cause === 'sum')
+      for (const older of this.firings)
+        if (older.id === firing.id && !older.answered) older.answered = { by: 'cleared', entry: entry.id }
     this.firings.push(firing)
     if (settingKey !== undefined) this.settings.set(settingKey, firing)
   }
@@ -138,8 +155,7 @@ function severest(all: { rule: ReadingRule; remark: Remark }[]) {
         (other, j) =>
           other.rule.cause === rule.cause &&
           i !== j &&
-          (rank[other.remark.severity] < rank[remark.severity] ||
-            (other.remark.severity === remark.severity && j < i)),
+          (rank[other.remark.severity] < rank[remark.severity] || (other.remark.severity === remark.severity && j < i)),
       ),
   )
 }

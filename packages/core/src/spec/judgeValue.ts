@@ -18,7 +18,13 @@ export interface ValueJudgement {
  * @returns the verdict, the side the value itself is on, the probability of conformance, and the signed distance to the
  * nearest limit, positive inside. With neither limit: `none`, conformance 1, no leaning.
  */
-export function judgeValue(input: { value: number; u: number; min?: number; max?: number; rule: Rule }): ValueJudgement {
+export function judgeValue(input: {
+  value: number
+  u: number
+  min?: number
+  max?: number
+  rule: Rule
+}): ValueJudgement {
   const { value, u, min = -Infinity, max = Infinity, rule } = input
   const marginToNearest = Math.min(value - min, max - value)
   if (min === -Infinity && max === Infinity) return { verdict: 'none', conformance: 1, marginToNearest }

@@ -59,7 +59,5 @@ export function limitsFor(
 ): CardLimit[] {
   const own = check.limits.filter((limit) => limit.for === history)
   const left = own.length > 0 ? own : check.limits.filter((limit) => limit.for === 'any')
-  return [...left].sort(
-    (a, b) => strength[gradeOf(a, sources)] - strength[gradeOf(b, sources)] || width(a) - width(b),
-  )
+  return [...left].sort((a, b) => strength[gradeOf(a, sources)] - strength[gradeOf(b, sources)] || width(a) - width(b))
 }

@@ -162,7 +162,14 @@ function prepareLimit(
   if (!derived) return { limit, kind: 'derived', band: {}, grade, ...reference }
   const weakest = derived.grades.reduce(weaker, grade)
   if (derived.min === Infinity)
-    return { limit, kind: 'open', band: { min: openFrom }, grade: weakest, expectOpen: { atLeast: openFrom }, ...reference }
+    return {
+      limit,
+      kind: 'open',
+      band: { min: openFrom },
+      grade: weakest,
+      expectOpen: { atLeast: openFrom },
+      ...reference,
+    }
   return { limit, kind: 'derived', band: { min: derived.min, max: derived.max }, grade: weakest, ...reference }
 }
 
@@ -179,13 +186,21 @@ function deriveBand(
   referenceC: number,
 ): { min: number; max: number; grades: Grade[] } | undefined {
   const carrying = new Set(windingsBetween(card, [a, b], conditions))
-  const ends = card.windings.map((winding) => ({ winding, ...windingLimits(card, checks, winding, history, referenceC) }))
+  const ends = card.windings.map((winding) => ({
+    winding,
+    ...windingLimits(card, checks, winding, history, referenceC),
+  }))
   if (ends.some(({ winding, min }) => carrying.has(winding.id) && min === undefined)) return undefined
   const at = (end: 'min' | 'max') =>
     solveNetwork({
       nodes: nodesOf(card),
       windings: [
-        ...ends.map((one) => ({ id: one.winding.id, from: one.winding.from, to: one.winding.to, ohms: one[end] ?? Infinity })),
+        ...ends.map((one) => ({
+          id: one.winding.id,
+          from: one.winding.from,
+          to: one.winding.to,
+          ohms: one[end] ?? Infinity,
+        })),
         ...joinedBy(conditions),
       ],
       a,

@@ -236,8 +236,11 @@ const hasBand = ({ band }: PreparedLimit): boolean => band.min !== undefined || 
 
 function withoutLimit(base: Evaluation): Evaluation {
   const { limits, kind } = base.check.check
-  const judgedLater = limits.some(({ limit }) => limit !== 'derived' && ['curve', 'alike', 'perMetre'].includes(limit.kind))
-  if (judgedLater || ['pair-matrix', 'three-pins', 'contacts'].includes(kind)) return { ...base, reason: 'not-judged-here' }
+  const judgedLater = limits.some(
+    ({ limit }) => limit !== 'derived' && ['curve', 'alike', 'perMetre'].includes(limit.kind),
+  )
+  if (judgedLater || ['pair-matrix', 'three-pins', 'contacts'].includes(kind))
+    return { ...base, reason: 'not-judged-here' }
   return { ...base, reason: limits.length > 0 && !base.limit ? 'no-limit-for-history' : 'no-limit' }
 }
 
@@ -249,7 +252,10 @@ function judgeAgainst(base: Evaluation, limit: PreparedLimit): Evaluation {
     return { ...base, ...sided(judgeBeyond(expectOpen ? { ...input, expectOpen } : input)) }
   }
   if (reading.kind === 'below') {
-    return { ...base, ...sided(judgeBelow({ ...band, ...(base.bound === undefined ? {} : { upperBound: base.bound }) })) }
+    return {
+      ...base,
+      ...sided(judgeBelow({ ...band, ...(base.bound === undefined ? {} : { upperBound: base.bound }) })),
+    }
   }
   const corrected = atReference(base, limit)
   if (corrected === null) return { ...base, reason: 'temperature-unknown' }
@@ -271,7 +277,12 @@ function judgeAgainst(base: Evaluation, limit: PreparedLimit): Evaluation {
 const sided = ({ verdict, reason }: { verdict: Verdict; reason: BoundReason }) =>
   verdict === 'none'
     ? { verdict, reason }
-    : { verdict, reason, leaning: verdict === 'within' ? ('within' as const) : ('outside' as const), conformance: verdict === 'within' ? 1 : 0 }
+    : {
+        verdict,
+        reason,
+        leaning: verdict === 'within' ? ('within' as const) : ('outside' as const),
+        conformance: verdict === 'within' ? 1 : 0,
+      }
 
 function valueReason(verdict: Verdict, value: number, { min, max }: Band, open: boolean): Reason | undefined {
   if (verdict === 'borderline') return 'near-limit'
@@ -292,7 +303,11 @@ function atReference(base: Evaluation, limit: PreparedLimit): Partial<Evaluation
   if (base.quantity !== 'resistance' || metal === undefined || limit.kind === 'open' || limit.kind === 'closed')
     return { judged: net, u: netU }
   if (temperature?.partC === undefined) return null
-  const reference = { c: limit.referenceC ?? 20, u: limit.referenceC === undefined ? 5 / Math.sqrt(3) : 0, stated: limit.referenceC !== undefined }
+  const reference = {
+    c: limit.referenceC ?? 20,
+    u: limit.referenceC === undefined ? 5 / Math.sqrt(3) : 0,
+    stated: limit.referenceC !== undefined,
+  }
   const corrected = correctToReference({
     ohms: net,
     u: netU,
@@ -313,7 +328,8 @@ function atReference(base: Evaluation, limit: PreparedLimit): Partial<Evaluation
 
 /** A pair joined by a winding that reads beyond 1 MΩ and 100 × its largest known figure is broken, whatever the source says. */
 function breaks(base: Evaluation, limit: PreparedLimit | undefined): boolean {
-  if (base.quantity !== 'resistance' || base.check.toFrame || limit?.expectOpen || base.check.touches.size === 0) return false
+  if (base.quantity !== 'resistance' || base.check.toFrame || limit?.expectOpen || base.check.touches.size === 0)
+    return false
   const { reading } = base.entry
   const read = reading.kind === 'over' || reading.kind === 'above' ? base.bound : base.net
   const figures = base.check.limits.used.concat(base.check.limits.new, base.check.limits.rewound)
@@ -333,14 +349,22 @@ export function isUnsteady(reading: Reading): boolean {
 function unsteady(base: Evaluation, judged: Evaluation): Evaluation {
   const moved = base.check.check.kind === 'per-length' || base.check.check.conditions?.state?.includes('flexed')
   const verdict = moved || base.entry.reading.contact === 'clips' ? 'outside' : 'none'
-  return { ...judged, verdict, leaning: verdict === 'none' ? undefined : 'outside', conformance: undefined, reason: 'unsteady' }
+  return {
+    ...judged,
+    verdict,
+    leaning: verdict === 'none' ? undefined : 'outside',
+    conformance: undefined,
+    reason: 'unsteady',
+  }
 }
 
 /** Leads only add: un-zeroed ones can lift a good part over its maximum by their own ohm, or hide a low one. */
 function leadsFirst(base: Evaluation, judged: Evaluation, limit: PreparedLimit | undefined): Evaluation {
   if (!leadsDecide(limit, base.leads)) return judged
   const max = limit?.band.max ?? Infinity
-  const slightlyOver = judged.verdict === 'outside' && judged.judged !== undefined && judged.judged > max && judged.judged - max < 1
-  return judged.verdict === 'within' || slightlyOver ? { ...judged, verdict: 'borderline', reason: 'zero-leads-first' } : judged
+  const slightlyOver =
+    judged.verdict === 'outside' && judged.judged !== undefined && judged.judged > max && judged.judged - max < 1
+  return judged.verdict === 'within' || slightlyOver
+    ? { ...judged, verdict: 'borderline', reason: 'zero-leads-first' }
+    : judged
 }
-

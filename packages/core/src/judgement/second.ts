@@ -16,7 +16,8 @@ export function sideOf({ reason, judged, limit }: Evaluation): 'high' | 'low' | 
 function contactCouldGive(evaluation: Evaluation): boolean {
   const side = sideOf(evaluation)
   if (evaluation.reason === 'unsteady') return true
-  if (evaluation.reason === 'wrong-answer') return ['dark', 'silent', 'no'].includes(evaluation.entry.reading.answer ?? '')
+  if (evaluation.reason === 'wrong-answer')
+    return ['dark', 'silent', 'no'].includes(evaluation.entry.reading.answer ?? '')
   if (evaluation.quantity === 'voltage' || evaluation.quantity === 'current') return side === 'low'
   return evaluation.quantity === 'resistance' && side === 'high'
 }

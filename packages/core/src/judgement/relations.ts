@@ -86,7 +86,11 @@ function single(checks: string[], standing: (check: string) => Evaluation[]): Ev
 function figuresOf(members: Evaluation[], zeroApart: boolean): { figures: Figure[]; uLead: number; scales: number[] } {
   const [first] = members
   const alike = members.every(
-    (one) => one.instrument !== undefined && one.instrument === first?.instrument && one.range !== undefined && one.range === first?.range,
+    (one) =>
+      one.instrument !== undefined &&
+      one.instrument === first?.instrument &&
+      one.range !== undefined &&
+      one.range === first?.range,
   )
   const scales = members.map((one) => temperatureScale(one, first))
   const figures = members.map((one, i) => {
@@ -97,11 +101,20 @@ function figuresOf(members: Evaluation[], zeroApart: boolean): { figures: Figure
   return { figures, uLead: zeroApart ? uLead : 0, scales }
 }
 
-function ownUncertainty({ parts, range, instrument, resolution = 0, netU = 0 }: Evaluation, alike: boolean, zeroApart: boolean): number {
+function ownUncertainty(
+  { parts, range, instrument, resolution = 0, netU = 0 }: Evaluation,
+  alike: boolean,
+  zeroApart: boolean,
+): number {
   if (!parts) return netU
   if (alike) {
     const counts = range?.counts ?? (range?.percentOfReading === undefined ? 3 : 0)
-    return Math.hypot((counts * resolution) / rectangular, parts.resolution, parts.spread, instrument?.fourWire ? 0 : contact)
+    return Math.hypot(
+      (counts * resolution) / rectangular,
+      parts.resolution,
+      parts.spread,
+      instrument?.fourWire ? 0 : contact,
+    )
   }
   const own = Math.hypot(parts.accuracy, parts.resolution, parts.spread)
   return zeroApart ? own : Math.hypot(own, parts.lead)
@@ -114,7 +127,10 @@ function temperatureScale(one: Evaluation, first: Evaluation | undefined): numbe
   return (beta[material] + to) / (beta[material] + from)
 }
 
-function judgeSum(relation: Extract<Relation, { kind: 'sum' }>, standing: (check: string) => Evaluation[]): RelationState {
+function judgeSum(
+  relation: Extract<Relation, { kind: 'sum' }>,
+  standing: (check: string) => Evaluation[],
+): RelationState {
   const members = single([...relation.parts, relation.whole], standing)
   if (typeof members === 'string') return { relation, verdict: 'none', reason: members, members: [] }
   const { figures, uLead } = figuresOf(members, true)
@@ -148,7 +164,9 @@ function likelyBad(members: Evaluation[], figures: Figure[], sum: SumResult): Ev
     const expected = expectedOf(parts[i]?.limit?.band ?? {}) ?? figures[i]?.value ?? 1
     return (figures[i]?.value ?? 0) / expected
   }
-  const order = parts.map((_, i) => i).sort((a, b) => Number(cleared(b)) - Number(cleared(a)) || deviation(b) - deviation(a))
+  const order = parts
+    .map((_, i) => i)
+    .sort((a, b) => Number(cleared(b)) - Number(cleared(a)) || deviation(b) - deviation(a))
   return parts[order[0] ?? 0]
 }
 
@@ -167,7 +185,8 @@ function judgeRatio(
   if (!found || !ofEvaluation || !toEvaluation) return { relation, verdict: 'none', reason: 'not-finite', members }
   const limits = ratioLimits(run, prepared, relation, members)
   const judged = judgeValue({ value: found.value, u: found.u, ...limits, rule: 'guarded' })
-  const off = (one: Evaluation) => Math.abs(Math.log((one.net ?? 1) / (expectedOf(one.limit?.band ?? {}) ?? one.net ?? 1)))
+  const off = (one: Evaluation) =>
+    Math.abs(Math.log((one.net ?? 1) / (expectedOf(one.limit?.band ?? {}) ?? one.net ?? 1)))
   const odd = off(ofEvaluation) >= off(toEvaluation) ? ofEvaluation : toEvaluation
   const tooHigh = found.value > (limits.max ?? Infinity)
   return {
@@ -178,7 +197,12 @@ function judgeRatio(
 }
 
 /** A published source may state a narrow ratio; otherwise it is no narrower than the two windings' bands allow together. */
-function ratioLimits(run: Run, _prepared: PreparedCard, relation: Extract<Relation, { kind: 'ratio' }>, members: Evaluation[]): Band {
+function ratioLimits(
+  run: Run,
+  _prepared: PreparedCard,
+  relation: Extract<Relation, { kind: 'ratio' }>,
+  members: Evaluation[],
+): Band {
   const share = relation.withinPct / 100
   const own = { min: relation.ratio * (1 - share), max: relation.ratio * (1 + share) }
   const grade = run.card.sources.find((source) => source.id === relation.source)?.grade
@@ -253,7 +277,10 @@ function judgeUnbalance(
   }
 }
 
-function judgeAbove(relation: Extract<Relation, { kind: 'above' }>, standing: (check: string) => Evaluation[]): RelationState {
+function judgeAbove(
+  relation: Extract<Relation, { kind: 'above' }>,
+  standing: (check: string) => Evaluation[],
+): RelationState {
   const members = single([relation.check, relation.than], standing)
   if (typeof members === 'string') return { relation, verdict: 'none', reason: members, members: [] }
   const [a, b] = figuresOf(members, false).figures
@@ -263,7 +290,11 @@ function judgeAbove(relation: Extract<Relation, { kind: 'above' }>, standing: (c
   return figured(relation, judgeValue({ value, u, ...limits, rule: 'guarded' }), { value, u }, limits, members)
 }
 
-function judgeTwin(run: Run, relation: Extract<Relation, { kind: 'twin' }>, standing: (check: string) => Evaluation[]): RelationState {
+function judgeTwin(
+  run: Run,
+  relation: Extract<Relation, { kind: 'twin' }>,
+  standing: (check: string) => Evaluation[],
+): RelationState {
   const members = standing(relation.check)
   const [mine] = members
   const twin = run.compare?.find((one) => one.as === 'twin' || one.as === 'neighbour')

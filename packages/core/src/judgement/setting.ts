@@ -56,12 +56,18 @@ export function temperatureFor(tape: Tape, reading: ReadingEntry): TemperatureAp
     (entry): entry is EntryOf<'temperature'> => entry.kind === 'temperature' && !tape.takenBack.has(entry.id),
   )
   const stage = tape.stageOf.get(reading.id)
-  const part = nearest(all.filter((entry) => entry.part !== 'room' && tape.stageOf.get(entry.id) === stage), reading)
+  const part = nearest(
+    all.filter((entry) => entry.part !== 'room' && tape.stageOf.get(entry.id) === stage),
+    reading,
+  )
   if (part)
     return part.partC === undefined
       ? { u: 0, from: 'unknown', entry: part.id }
       : { partC: part.partC, u: part.uPartC ?? 2 / Math.sqrt(3), from: 'measured', entry: part.id }
-  const room = nearest(all.filter((entry) => entry.roomC !== undefined), reading)
+  const room = nearest(
+    all.filter((entry) => entry.roomC !== undefined),
+    reading,
+  )
   if (room?.roomC !== undefined) return { partC: room.roomC, u: 5 / Math.sqrt(3), from: 'room', entry: room.id }
   return { partC: 20, u: 10 / Math.sqrt(3), from: 'assumed' }
 }

@@ -60,14 +60,20 @@ export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluat
 
 function skipOf(bench: Bench, id: string): EntryOf<'skip'> | undefined {
   return bench.tape.entries
-    .filter((entry): entry is EntryOf<'skip'> => entry.kind === 'skip' && entry.check === id && !bench.tape.takenBack.has(entry.id))
+    .filter(
+      (entry): entry is EntryOf<'skip'> =>
+        entry.kind === 'skip' && entry.check === id && !bench.tape.takenBack.has(entry.id),
+    )
     .at(-1)
 }
 
 /** A look is seen, not judged: something found is told, and holds nothing back. */
 function judgeLook(bench: Bench, check: PreparedCheck, skipped: EntryOf<'skip'> | undefined): CheckState {
   const look = bench.tape.entries
-    .filter((entry): entry is EntryOf<'look'> => entry.kind === 'look' && entry.check === check.check.id && !bench.tape.takenBack.has(entry.id))
+    .filter(
+      (entry): entry is EntryOf<'look'> =>
+        entry.kind === 'look' && entry.check === check.check.id && !bench.tape.takenBack.has(entry.id),
+    )
     .at(-1)
   const sound = look?.what.every((what) => what === 'sound') ?? false
   return {
@@ -83,13 +89,20 @@ function judgeLook(bench: Bench, check: PreparedCheck, skipped: EntryOf<'skip'> 
  * Whether what a derived pair reads is what its parts read: then the parts decide, and the pair is not a second fault.
  * @param own a winding's own reading, where its resistance check was taken
  */
-export function explainedByParts(bench: Bench, whole: Evaluation, own: (winding: string) => Evaluation | undefined): boolean {
+export function explainedByParts(
+  bench: Bench,
+  whole: Evaluation,
+  own: (winding: string) => Evaluation | undefined,
+): boolean {
   const { limit, check, pair } = whole
   if (limit?.limit.limit !== 'derived' || whole.verdict !== 'outside' || !pair) return false
   const { card } = bench.prepared
   const parts = [...check.touches].map((id) => ({ id, read: own(id) }))
-  if (parts.some(({ read }) => read === undefined) || !parts.some(({ read }) => read?.verdict === 'outside')) return false
-  const ohms = new Map(parts.map(({ id, read }) => [id, read?.net !== undefined && read.net < openFrom ? read.net : Infinity]))
+  if (parts.some(({ read }) => read === undefined) || !parts.some(({ read }) => read?.verdict === 'outside'))
+    return false
+  const ohms = new Map(
+    parts.map(({ id, read }) => [id, read?.net !== undefined && read.net < openFrom ? read.net : Infinity]),
+  )
   const expected = solveNetwork({
     nodes: ['frame', ...card.terminals.map((terminal) => terminal.id)],
     windings: card.windings.map((winding) => ({ ...winding, ohms: ohms.get(winding.id) ?? winding.ohms ?? Infinity })),

@@ -1,0 +1,16 @@
+import type { Entry, EntryBody, Run } from './run'
+
+/**
+ * The next entry of a run's tape: behind the last one, and never before it in time, so that a clock set back in the middle of
+ * a run does not tear the tape.
+ * @param stamp id (UUIDv7), the wall clock as ISO text with milliseconds, and who is at the bench
+ */
+export function nextEntry(
+  run: Pick<Run, 'id' | 'startedAt'> & { entries: Entry[] },
+  body: EntryBody,
+  stamp: { id: string; at: string; by: string },
+): Entry {
+  const n = run.entries.reduce((last, entry) => Math.max(last, entry.n), 0) + 1
+  const latest = run.entries.reduce((last, entry) => (entry.at > last ? entry.at : last), run.startedAt)
+  return { id: stamp.id, run: run.id, n, at: stamp.at > latest ? stamp.at : latest, by: stamp.by, ...body }
+}

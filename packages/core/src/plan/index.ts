@@ -1,0 +1,1 @@
+export { planSteps, type Step, type StepGroup } from './steps'

@@ -1,0 +1,191 @@
+import { meterCannot } from '../sense'
+import {
+  type CheckState,
+  type PointState,
+  type Bench,
+  type Evaluation,
+  type RelationState,
+  sideOf,
+  standingOf,
+  type Standing,
+} from '../judgement'
+
+export type FindingWord = 'fault-found' | 'undecided' | 'no-fault-found'
+
+/** Something that makes the part faulty: a reading outside that stands, or a relation that fails. */
+export interface Fault {
+  check?: string
+  relation?: string
+  entry?: string
+  side: 'high' | 'low' | 'other'
+}
+
+/** Something that keeps the finding open, and what would settle it. */
+export interface OpenPoint {
+  why: 'not-read' | 'none' | 'borderline' | 'held' | 'take-again' | 'clip-on' | 'sum-off' | 'not-as-drawn' | 'relation'
+  check?: string
+  relation?: string
+  entry?: string
+  leaning?: 'within' | 'outside'
+  conformance?: number
+}
+
+export interface Finding {
+  word: FindingWord
+  faults: Fault[]
+  open: OpenPoint[]
+  /** checks whose limits no reading on this meter could settle */
+  continuityOnly: string[]
+}
+
+/** Below this probability of conformance a borderline reading holds the finding (METHODS 4). */
+const sureEnough = 0.95
+
+export interface FindingInput {
+  bench: Bench
+  checks: CheckState[]
+  relations: RelationState[]
+  evaluations: Evaluation[]
+  explained: Set<string>
+  /** readings held by a stop, or joined by a failed sum that has not been cleared */
+  heldBack: Set<string>
+}
+
+/** What was found, from the readings that count (METHODS 4, finding, and 11). */
+export function findingOf(input: FindingInput): Finding {
+  const faults: Fault[] = []
+  const open: OpenPoint[] = []
+  const continuityOnly: string[] = []
+  for (const state of input.checks) judgeCheckPoints(input, state, faults, open, continuityOnly)
+  for (const state of input.relations) judgeOne(input, state, faults, open)
+  const word = faults.length > 0 ? 'fault-found' : open.length > 0 ? 'undecided' : 'no-fault-found'
+  return { word, faults, open, continuityOnly: [...new Set(continuityOnly)] }
+}
+
+function judgeCheckPoints(
+  input: FindingInput,
+  state: CheckState,
+  faults: Fault[],
+  open: OpenPoint[],
+  continuityOnly: string[],
+): void {
+  const id = state.check.check.id
+  if (input.explained.has(id)) return
+  if (state.check.check.kind === 'look') {
+    if (state.check.check.required && state.reason === 'not-read') open.push({ why: 'not-read', check: id })
+    return
+  }
+  for (const point of state.points) {
+    const { evaluation } = point
+    const about = { check: id, ...(evaluation ? { entry: evaluation.entry.id } : {}) }
+    if (!evaluation) {
+      if (state.check.check.required) open.push({ why: 'not-read', ...about })
+    } else if (input.heldBack.has(evaluation.entry.id)) {
+      if (state.check.check.required) open.push({ why: 'held', ...about })
+    } else judgePoint(input, state, point, evaluation, faults, open, continuityOnly)
+  }
+  if (state.points.length === 0 && state.check.check.required) open.push({ why: 'not-read', check: id })
+}
+
+function judgePoint(
+  { bench, evaluations, relations }: FindingInput,
+  state: CheckState,
+  point: PointState,
+  evaluation: Evaluation,
+  faults: Fault[],
+  open: OpenPoint[],
+  continuityOnly: string[],
+): void {
+  const about = { check: state.check.check.id, entry: evaluation.entry.id }
+  if (point.verdict === 'outside') {
+    const standing = standingOf(bench.tape, evaluation, evaluations)
+    if (standing === 'stands') faults.push({ ...about, side: sideOf(evaluation) })
+    else open.push({ why: whyAgain(standing), ...about })
+    return
+  }
+  if (point.verdict === 'none') {
+    if (state.check.check.required) open.push({ why: 'none', ...about })
+    return
+  }
+  if (point.verdict !== 'borderline') return
+  const leansWithin = evaluation.leaning === 'within'
+  if (meterCannot(evaluation) && evaluation.reason === 'near-limit' && leansWithin) {
+    continuityOnly.push(about.check)
+    return
+  }
+  const released = evaluation.reason === 'guess' && leansWithin && aliveTwin(relations, about.check)
+  const alwaysHolds = evaluation.reason === 'guess' || evaluation.reason === 'zero-leads-first'
+  if (released || (!alwaysHolds && (evaluation.conformance ?? 0) >= sureEnough)) return
+  open.push({
+    why: 'borderline',
+    ...about,
+    ...(evaluation.leaning ? { leaning: evaluation.leaning } : {}),
+    ...(evaluation.conformance === undefined ? {} : { conformance: evaluation.conformance }),
+  })
+}
+
+const whyAgain = (standing: Standing): OpenPoint['why'] => (standing === 'again-clips' ? 'clip-on' : 'take-again')
+
+const aliveTwin = (relations: RelationState[], check: string): boolean =>
+  relations.some(
+    ({ relation, verdict }) => relation.kind === 'twin' && relation.check === check && verdict === 'within',
+  )
+
+function judgeOne(
+  { bench, evaluations }: FindingInput,
+  state: RelationState,
+  faults: Fault[],
+  open: OpenPoint[],
+): void {
+  const { relation, verdict, odd } = state
+  const about = { relation: relation.id, ...(odd ? { check: odd.check.check.id, entry: odd.entry.id } : {}) }
+  if (relation.kind === 'sum') {
+    if (verdict !== 'outside') return
+    const standing = sumStands(bench, state, evaluations)
+    if (standing === 'joint') faults.push({ ...about, side: 'high' })
+    else open.push({ why: standing === 'not-as-drawn' ? 'not-as-drawn' : 'sum-off', ...about })
+    return
+  }
+  if (verdict === 'outside') {
+    if (state.members.some((member) => faults.some((fault) => fault.entry === member.entry.id))) return
+    const again = odd && state.oddReadsHigh ? readsHighAgain(bench, odd, evaluations) : 'stands'
+    if (again === 'stands') faults.push({ ...about, side: state.oddReadsHigh ? 'high' : 'low' })
+    else open.push({ why: whyAgain(again), ...about })
+    return
+  }
+  if (verdict !== 'borderline' || state.meterCannot) return
+  const always = state.reason === 'guess'
+  if (!always && (state.conformance ?? 0) >= sureEnough) return
+  open.push({ why: 'relation', ...about, ...(state.leaning ? { leaning: state.leaning } : {}) })
+}
+
+/** A relation that fails because one reads high stands as that reading would: read twice, by clips under 10 Ω. */
+function readsHighAgain(bench: Bench, odd: Evaluation, evaluations: Evaluation[]): Standing {
+  if (odd.verdict === 'outside') return standingOf(bench.tape, odd, evaluations)
+  const byClips = (odd.limit?.band.max ?? odd.net ?? Infinity) < 10
+  const twice = evaluations.some((one) => one.point === odd.point && one !== odd && one.entry.n < odd.entry.n)
+  const clipped = !byClips || odd.entry.reading.contact === 'clips'
+  return twice && clipped ? 'stands' : byClips ? 'again-clips' : 'again'
+}
+
+/** A residual that stands after every part was retaken with clips is a joint (positive) or another wiring (negative). */
+export function sumStands(
+  bench: Bench,
+  state: RelationState,
+  evaluations: Evaluation[],
+): 'joint' | 'not-as-drawn' | null {
+  if (!state.sum) return null
+  const suspects = state.sum.residual > 0 ? state.members.slice(0, -1) : state.members
+  const retaken = suspects.every(
+    (one) =>
+      one.entry.reading.contact === 'clips' &&
+      evaluations.some(
+        (other) =>
+          other.point === one.point &&
+          other.entry.n < one.entry.n &&
+          bench.tape.gone.get(other.entry.id)?.how !== 'mistyped',
+      ),
+  )
+  if (!retaken) return null
+  return state.sum.residual > 0 ? 'joint' : 'not-as-drawn'
+}

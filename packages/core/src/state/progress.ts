@@ -1,0 +1,92 @@
+import type { EntryOf } from '../document'
+import type { Firing } from '../sense'
+import { answersFor, type CheckState, type PointState, type Bench } from '../judgement'
+import type { Finding } from './finding'
+import type { Step } from '../plan'
+
+export type StepStatus = 'to-do' | 'done' | 'flagged' | 'skipped' | 'held' | 'again'
+
+export interface StepState {
+  step: Step
+  status: StepStatus
+  point?: PointState
+  entry?: string
+}
+
+/** How far each step is, and which one the bench stands at: a held one first, else the first that is not finished. */
+export function progressOf(
+  bench: Bench,
+  steps: Step[],
+  checks: CheckState[],
+  firings: Firing[],
+  finding: Finding,
+): { steps: StepState[]; current: string } {
+  const states = steps.map((step) => stateOf(bench, step, checks, finding))
+  const holding = firings.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
+  const held = holding && states.find((one) => one.entry !== undefined && holding.holds.includes(one.entry))
+  const next = states.find((one) => one.status === 'to-do' || one.status === 'again')
+  return { steps: states, current: (held ?? next ?? states.at(-1))?.step.id ?? 'finding' }
+}
+
+function stateOf(bench: Bench, step: Step, checks: CheckState[], finding: Finding): StepState {
+  const skipped = entriesOf(bench, 'skip').find(
+    (entry) => entry.check === step.id || ('check' in step && entry.check === step.check),
+  )
+  const state = seen(bench, step, checks, finding)
+  return state.status === 'to-do' && skipped ? { step, status: 'skipped', entry: skipped.id } : state
+}
+
+function entriesOf<
+  K extends EntryOf<'skip'>['kind'] | 'look' | 'isolation' | 'temperature' | 'lead-check' | 'proof' | 'decision',
+>({ tape }: Bench, kind: K): EntryOf<K>[] {
+  return tape.entries.filter((entry): entry is EntryOf<K> => entry.kind === kind && !tape.takenBack.has(entry.id))
+}
+
+function seen(bench: Bench, step: Step, checks: CheckState[], finding: Finding): StepState {
+  switch (step.kind) {
+    case 'look': {
+      const look = entriesOf(bench, 'look').findLast((entry) => entry.check === step.check || step.check === undefined)
+      if (!look) return { step, status: 'to-do' }
+      return { step, status: look.what.every((what) => what === 'sound') ? 'done' : 'flagged', entry: look.id }
+    }
+    case 'isolate':
+      return done(step, entriesOf(bench, 'isolation').at(-1))
+    case 'temperature':
+      return done(step, entriesOf(bench, 'temperature').at(-1))
+    case 'leads':
+      return done(step, entriesOf(bench, 'lead-check').at(-1))
+    case 'frame-proof':
+      return done(
+        step,
+        entriesOf(bench, 'proof').findLast((entry) => entry.of === 'same-metal'),
+      )
+    case 'finding':
+      return done(
+        step,
+        entriesOf(bench, 'decision').findLast((entry) => entry.what !== 'more-tests'),
+      )
+    default:
+      return readStep(step, checks, finding)
+  }
+}
+
+const done = (step: Step, entry: { id: string } | undefined): StepState =>
+  entry ? { step, status: 'done', entry: entry.id } : { step, status: 'to-do' }
+
+function readStep(
+  step: Extract<Step, { kind: 'reading' | 'answer' }>,
+  checks: CheckState[],
+  finding: Finding,
+): StepState {
+  const state = checks.find((one) => one.check.check.id === step.check)
+  const point = state?.points.findLast(
+    (one) => one.evaluation && (step.kind === 'answer' || answersFor(step.point, state.check, one.evaluation)),
+  )
+  const entry = point?.evaluation?.entry.id
+  if (!point || entry === undefined) return { step, status: 'to-do' }
+  if (point.held) return { step, status: 'held', point, entry }
+  const again = finding.open.some(
+    (one) => one.entry === entry && (one.why === 'take-again' || one.why === 'clip-on') && one.relation === undefined,
+  )
+  return { step, status: again ? 'again' : 'done', point, entry }
+}

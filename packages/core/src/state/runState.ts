@@ -1,0 +1,258 @@
+import type { Card, Entry, Run } from '../document'
+import { planSteps } from '../plan'
+import { closingRules, fired, setUpStops, sumRemarks, watch, type Firing, type Remark } from '../sense'
+import { coreVersion } from '../version'
+import {
+  explainedByParts,
+  judgeCheck,
+  type CheckState,
+  evaluate,
+  type Bench,
+  type Evaluation,
+  prepareCard,
+  judgeRelation,
+  type RelationState,
+  samePoint,
+  sideOf,
+  standingOf,
+  outdated,
+  readTape,
+  type Tape,
+} from '../judgement'
+import { progressOf, type StepState } from './progress'
+import { findingOf, sumStands, type Finding } from './finding'
+
+/** All that follows from a run's entries. Nothing here is kept as a source: the same run gives the same state. */
+export interface RunState {
+  core: string
+  run: Run
+  tape: Tape
+  /** every reading judged, standing or not, by entry id */
+  evaluations: Map<string, Evaluation>
+  checks: CheckState[]
+  relations: RelationState[]
+  remarks: Firing[]
+  finding: Finding
+  steps: StepState[]
+  /** the step the bench stands at */
+  step: string
+  /** the stop that holds the bench, if any */
+  holding?: Firing
+  retaken: string[]
+  untested: string[]
+  explained: string[]
+  /** a decision other than more-tests has been kept */
+  closed: boolean
+}
+
+/**
+ * Judges a run: which readings count, verdicts, relations, remarks, finding and step (CARD; METHODS 4, 11; SENSE).
+ * @param run a valid run; its card may be a draft or a sketch
+ * @returns the same state for the same entries, however they were batched; never throws on a valid run
+ */
+export function runState(run: Run): RunState {
+  const prepared = prepareCard(run)
+  const tape = readTape(run)
+  const bench: Bench = { run, prepared, tape }
+  const evaluations = new Map<string, Evaluation>()
+  for (const entry of tape.readings) {
+    const evaluation = evaluate(bench, entry)
+    if (evaluation) evaluations.set(entry.id, evaluation)
+  }
+  const all = [...evaluations.values()]
+  const { firings } = watch(bench, evaluations)
+  const standing = standingByCheck(bench, all)
+  const counting = (out: Set<string>) => (check: string) =>
+    (standing.get(check) ?? []).filter((one) => !out.has(one.entry.id))
+  const at = counting(new Set())
+  const heldAlone = holdsOf(firings.filter((one) => !sumRemarks.has(one.id)))
+  const judged = (kind: 'sum' | 'other', out: Set<string>) =>
+    run.card.relations
+      .filter((relation) => (relation.kind === 'sum') === (kind === 'sum'))
+      .map((relation) => judgeRelation(run, prepared, relation, counting(out)))
+  const sums = judged('sum', heldAlone)
+  const heldBack = new Set([...holdsOf(firings), ...membersOfFailedSums(bench, sums, all)])
+  const judgedRelations = [...sums, ...judged('other', heldBack)]
+  const relations = run.card.relations.flatMap(
+    (relation) => judgedRelations.find((one) => one.relation === relation) ?? [],
+  )
+  const checks = [...prepared.checks.values()].map((check) => judgeCheck(bench, check, at(check.check.id), heldBack))
+  const explained = explainedChecks(bench, checks, at)
+  const finding = findingOf({
+    bench,
+    checks,
+    relations,
+    evaluations: all,
+    explained: new Set(explained),
+    heldBack,
+  })
+  const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
+  const progress = progressOf(bench, planSteps(run, prepared), checks, remarks, finding)
+  const holding = remarks.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
+  return {
+    core: coreVersion,
+    run,
+    tape,
+    evaluations,
+    checks,
+    relations,
+    remarks,
+    finding,
+    steps: progress.steps,
+    step: progress.current,
+    ...(holding ? { holding } : {}),
+    retaken: retakenChecks(bench, all),
+    untested: untestedChecks(checks),
+    explained,
+    closed: isClosed(tape.entries, tape),
+  }
+}
+
+/** Readings that an unanswered stop keeps from counting. */
+const holdsOf = (firings: Firing[]): Set<string> =>
+  new Set(firings.flatMap((one) => (one.severity === 'stop' && !one.answered ? one.holds : [])))
+
+const isClosed = (entries: Entry[], tape: Tape): boolean =>
+  entries.some((entry) => entry.kind === 'decision' && entry.what !== 'more-tests' && !tape.takenBack.has(entry.id))
+
+/** The last reading of each point that is neither superseded, taken back, nor of an earlier stage. */
+function standingByCheck({ tape, prepared }: Bench, all: Evaluation[]): Map<string, Evaluation[]> {
+  const points = new Map<string, Evaluation>()
+  for (const evaluation of all) {
+    const { entry, check, point } = evaluation
+    if (tape.gone.has(entry.id) || outdated(tape, prepared, check, entry)) continue
+    points.delete(point)
+    points.set(point, evaluation)
+  }
+  const byCheck = new Map<string, Evaluation[]>()
+  for (const evaluation of points.values()) {
+    const id = evaluation.check.check.id
+    byCheck.set(id, [...(byCheck.get(id) ?? []), evaluation])
+  }
+  return byCheck
+}
+
+/** None of the readings a failed sum joins counts, until one was retaken and it holds, or it stands as a joint. */
+function membersOfFailedSums(bench: Bench, relations: RelationState[], all: Evaluation[]): Set<string> {
+  return new Set(
+    relations
+      .filter(
+        (one) => one.relation.kind === 'sum' && one.verdict === 'outside' && sumStands(bench, one, all) !== 'joint',
+      )
+      .flatMap((one) => one.members.map((member) => member.entry.id)),
+  )
+}
+
+function explainedChecks(bench: Bench, checks: CheckState[], at: (check: string) => Evaluation[]): string[] {
+  const own = (winding: string) => {
+    const check = checks.find(
+      (one) =>
+        one.check.check.kind === 'resistance' &&
+        !one.check.toFrame &&
+        one.check.touches.size === 1 &&
+        one.check.touches.has(winding),
+    )
+    return check && at(check.check.check.id).at(-1)
+  }
+  return checks
+    .filter((one) => at(one.check.check.id).some((evaluation) => explainedByParts(bench, evaluation, own)))
+    .map((one) => one.check.check.id)
+}
+
+function closingRemarks(bench: Bench, checks: CheckState[], all: Evaluation[], finding: Finding): Firing[] {
+  if (all.length === 0) return []
+  const answers = bench.tape.entries.filter((entry) => entry.kind === 'answer' && !bench.tape.takenBack.has(entry.id))
+  const input = {
+    bench,
+    checks,
+    all,
+    noFaultFound: finding.word === 'no-fault-found',
+    stood: (one: Evaluation) => standingOf(bench.tape, one, all) === 'stands',
+  }
+  return closingRules.flatMap((rule) => {
+    const remark = rule(input)
+    if (!remark) return []
+    const answer = answers.findLast((entry) => entry.kind === 'answer' && entry.remark === remark.id)
+    return [
+      {
+        ...remark,
+        holds: [],
+        ...(answer?.kind === 'answer'
+          ? { answered: { by: 'answer' as const, entry: answer.id, reason: answer.reason } }
+          : {}),
+      },
+    ]
+  })
+}
+
+/** Checks where an outside reading was taken again and the second did not confirm it. */
+function retakenChecks({ tape }: Bench, all: Evaluation[]): string[] {
+  const named = all.filter((one) => {
+    const how = tape.gone.get(one.entry.id)?.how
+    if (one.verdict !== 'outside' || how === 'mistyped' || how === 'taken-back') return false
+    const last = samePoint(tape, one, all)
+      .filter((other) => !tape.gone.has(other.entry.id))
+      .at(-1)
+    if (!last || last.entry.n < one.entry.n) return false
+    return !(last.verdict === 'outside' && sideOf(last) === sideOf(one))
+  })
+  return [...new Set(named.map((one) => one.check.check.id))]
+}
+
+/** Checks that no reading of their stage judges; held ones are not among them. */
+function untestedChecks(checks: CheckState[]): string[] {
+  return checks
+    .filter((one) =>
+      one.check.check.kind === 'look'
+        ? one.reason === 'not-read'
+        : !one.held && one.points.every(({ verdict }) => verdict === 'none'),
+    )
+    .map((one) => one.check.check.id)
+}
+
+/** Stops that are due before anything is touched at a step, not yet answered (SENSE, set-up rows). */
+export function setUpRemarks(
+  state: RunState,
+  question: { check: string; instrument?: string; leads?: string; at: string; by: string },
+): Remark[] {
+  const { run, tape } = state
+  const entry = {
+    id: 'next',
+    run: run.id,
+    n: (tape.entries.at(-1)?.n ?? 0) + 1,
+    at: question.at,
+    by: question.by,
+    kind: 'reading' as const,
+    check: question.check,
+    reading: {
+      taken: 'typed' as const,
+      text: '',
+      decimalComma: false,
+      kind: 'value' as const,
+      ...(question.instrument === undefined ? {} : { instrument: question.instrument }),
+      ...(question.leads === undefined ? {} : { leads: question.leads }),
+    },
+  }
+  const bench: Bench = {
+    run,
+    prepared: prepareCard(run),
+    tape: { ...tape, stageOf: new Map([...tape.stageOf, ['next', 0]]) },
+  }
+  const evaluation = evaluate(bench, entry)
+  if (!evaluation) return []
+  const moment = { bench, evaluation, before: [], standing: () => [], relations: [], earlier: [] }
+  const { waiting, firings } = watch(bench, state.evaluations)
+  return fired(moment, setUpStops)
+    .filter(({ rule, remark }) => {
+      if (waiting.includes(remark.id)) return false
+      const key = rule.setting?.(moment)
+      return !firings.some((one) => {
+        const about = one.entry === undefined ? undefined : state.evaluations.get(one.entry)
+        return one.id === remark.id && one.answered && about && rule.setting?.({ ...moment, evaluation: about }) === key
+      })
+    })
+    .map(({ remark }) => remark)
+}
+
+/** The run under another card revision: a second opinion, nothing is rewritten. */
+export const judgedBy = (run: Run, card: Card): RunState => runState({ ...run, card })

@@ -1,0 +1,69 @@
+import type { Conditions } from '../document'
+import type { Severity } from '../sense'
+import type { Verdict } from '../spec'
+import type { FindingWord } from './finding'
+import type { RunState } from './runState'
+
+/** A run's verdicts as plain JSON: what `judge` prints, what the server stores and answers with. */
+export interface Summary {
+  core: string
+  finding: FindingWord
+  verdicts: VerdictRow[]
+  relations: { id: string; verdict: Verdict }[]
+  remarks: { id: string; severity: Severity; check?: string; entry?: string; answered?: true }[]
+  retaken: string[]
+  untested: string[]
+  explained: string[]
+}
+export interface VerdictRow {
+  check: string
+  verdict: Verdict
+  reason?: string
+  held?: true
+  points: {
+    pair?: [string, string]
+    index?: number
+    x?: number
+    conditions?: Conditions
+    verdict: Verdict
+    reason?: string
+    held?: true
+  }[]
+}
+
+/** The verdicts of a run, one row a check (CARD, last paragraph). */
+export function summarise(state: RunState): Summary {
+  return {
+    core: state.core,
+    finding: state.finding.word,
+    verdicts: state.checks.map(({ check, verdict, reason, held, points }) => ({
+      check: check.check.id,
+      verdict,
+      ...(reason ? { reason } : {}),
+      ...(held ? { held } : {}),
+      points: points.map((point) => {
+        const reading = point.evaluation?.entry.reading
+        return {
+          ...(point.pair ? { pair: point.pair } : {}),
+          ...(reading?.index === undefined ? {} : { index: reading.index }),
+          ...(reading?.x === undefined ? {} : { x: reading.x }),
+          ...(reading?.conditions === undefined ? {} : { conditions: reading.conditions }),
+          verdict: point.verdict,
+          ...(point.reason ? { reason: point.reason } : {}),
+          ...(point.held ? { held: point.held } : {}),
+        }
+      }),
+    })),
+    relations: state.relations.map(({ relation, verdict }) => ({ id: relation.id, verdict })),
+    remarks: state.remarks.map(({ id, severity, check, entry, answered }) => ({
+      id,
+      severity,
+      ...(check === undefined ? {} : { check }),
+      ...(entry === undefined ? {} : { entry }),
+      ...(answered ? { answered: true as const } : {}),
+    })),
+    retaken: state.retaken,
+    untested: state.untested,
+    explained: state.explained,
+  }
+}

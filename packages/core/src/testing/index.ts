@@ -1,0 +1,1 @@
+export { fourWireMeter, knobMeter, pocketMeter, Script, type ScriptOptions } from './script'
