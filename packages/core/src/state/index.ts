@@ -1,4 +1,5 @@
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'
 export type { StepState, StepStatus } from './progress'
-export { judgedBy, runState, setUpRemarks, type RunState } from './runState'
+export { refusalOf, type Refusal } from './refuse'
+export { isClosed, judgedBy, runState, setUpRemarks, type RunState } from './runState'
 export { summarise, type Summary, type VerdictRow } from './summary'

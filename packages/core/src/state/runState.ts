@@ -1,4 +1,4 @@
-import type { Card, Entry, Run } from '../document'
+import type { Card, Run } from '../document'
 import { planSteps } from '../plan'
 import { closingRules, fired, setUpStops, sumRemarks, watch, type Firing, type Remark } from '../sense'
 import { coreVersion } from '../version'
@@ -104,7 +104,7 @@ export function runState(run: Run): RunState {
     retaken: retakenChecks(bench, all),
     untested: untestedChecks(checks),
     explained,
-    closed: isClosed(tape.entries, tape),
+    closed: isClosed(run),
   }
 }
 
@@ -112,8 +112,11 @@ export function runState(run: Run): RunState {
 const holdsOf = (firings: Firing[]): Set<string> =>
   new Set(firings.flatMap((one) => (one.severity === 'stop' && !one.answered ? one.holds : [])))
 
-const isClosed = (entries: Entry[], tape: Tape): boolean =>
-  entries.some((entry) => entry.kind === 'decision' && entry.what !== 'more-tests' && !tape.takenBack.has(entry.id))
+/** Whether a decision other than more-tests stands: only decisions, outcomes and notes follow it. */
+export function isClosed({ entries }: Pick<Run, 'entries'>): boolean {
+  const undone = new Set(entries.flatMap((entry) => (entry.kind === 'take-back' ? [entry.entry] : [])))
+  return entries.some((entry) => entry.kind === 'decision' && entry.what !== 'more-tests' && !undone.has(entry.id))
+}
 
 /** The last reading of each point that is neither superseded, taken back, nor of an earlier stage. */
 function standingByCheck({ tape, prepared }: Bench, all: Evaluation[]): Map<string, Evaluation[]> {

@@ -1,0 +1,142 @@
+import compression from 'compression'
+import express, { type Express } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import helmet from 'helmet'
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import { pino, type Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import { sql } from 'drizzle-orm'
+import { v7 } from 'uuid'
+import type { Database } from './database/connect'
+import { answers } from './http/handle'
+import { errorHandler } from './http/errors'
+import { ProblemError } from './http/problem'
+import { apiRoutes } from './routes/api'
+
+export interface AppOptions {
+  database: Database
+  version: string
+  /** the built web app; without it only the API is served */
+  webRoot?: string
+  logger?: Logger
+  /** requests a minute from one address; a bench makes a few dozen */
+  requestsAMinute?: number
+}
+
+/** The whole application behind HTTP. It keeps nothing between requests but what it can read again. */
+export function createApp({
+  database,
+  version,
+  webRoot,
+  logger = pino({ level: 'silent' }),
+  requestsAMinute = 3000,
+}: AppOptions): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(
+    pinoHttp({
+      logger,
+      genReqId: (request, response) => {
+        const given = request.headers['x-request-id']
+        const id = typeof given === 'string' && /^[\w-]{1,64}$/.test(given) ? given : v7()
+        response.setHeader('X-Request-Id', id)
+        return id
+      },
+      autoLogging: { ignore: (request) => request.url === '/healthz' || request.url === '/readyz' },
+    }),
+  )
+  app.use(security())
+  app.use(compression())
+
+  app.get('/healthz', (_request, response) => {
+    response.json({ alive: true, version })
+  })
+  app.get(
+    '/readyz',
+    answers(async () => {
+      await database.execute(sql`select 1`)
+      return { ready: true }
+    }),
+  )
+  app.use('/api/v1', limited(requestsAMinute), noStore, apiRoutes(database, version))
+  app.use(['/api', '/assets'], webRoot === undefined ? missing : assetsThenMissing(webRoot))
+  if (webRoot !== undefined) serveWeb(app, webRoot)
+  app.use(missing)
+  app.use(errorHandler)
+  return app
+}
+
+const missing: express.RequestHandler = (request, _response, next) => {
+  next(
+    new ProblemError(
+      404,
+      'not-found',
+      `${request.method} ${request.originalUrl.slice(0, 200)} is not an address of this server.`,
+    ),
+  )
+}
+
+const noStore: express.RequestHandler = (_request, response, next) => {
+  response.setHeader('Cache-Control', 'no-store')
+  next()
+}
+
+function security(): express.RequestHandler {
+  return helmet({
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        fontSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:'],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        frameAncestors: ["'none'"],
+        baseUri: ["'self'"],
+        formAction: ["'self'"],
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+    referrerPolicy: { policy: 'same-origin' },
+  })
+}
+
+function limited(requestsAMinute: number): express.RequestHandler {
+  return rateLimit({
+    windowMs: 60_000,
+    limit: requestsAMinute,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: (_request, _response, next) => {
+      next(
+        new ProblemError(
+          429,
+          'too-many',
+          'Too many requests from this address. Nothing was lost; the bench sends it again by itself in a minute.',
+        ),
+      )
+    },
+  })
+}
+
+function assetsThenMissing(webRoot: string): express.RequestHandler {
+  const assets = express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '365d', index: false })
+  return (request, response, next) => {
+    if (request.baseUrl !== '/assets') missing(request, response, next)
+    else assets(request, response, () => missing(request, response, next))
+  }
+}
+
+function serveWeb(app: Express, webRoot: string): void {
+  if (!existsSync(join(webRoot, 'index.html')))
+    throw new Error(`No built web app in ${webRoot}. Run npm run build first.`)
+  const fresh = { 'Cache-Control': 'no-cache' }
+  app.use(express.static(webRoot, { index: false, setHeaders: (response) => response.set(fresh) }))
+  app.get('/{*path}', (_request, response) => {
+    response.set(fresh).sendFile(join(webRoot, 'index.html'))
+  })
+}

@@ -1,0 +1,61 @@
+import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
+import { migrate } from 'drizzle-orm/mysql2/migrator'
+import { createConnection, createPool, type Pool } from 'mysql2/promise'
+import * as schema from './schema'
+
+export type Database = MySql2Database<typeof schema>
+/** The database or a transaction of it: what a repository takes. */
+export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete'>
+
+export interface Connection {
+  database: Database
+  pool: Pool
+  close: () => Promise<void>
+}
+
+/** Opens a pool on a MariaDB URL, makes the database if it is missing, and brings its tables up to date. */
+export async function connect(url: string, migrationsFolder: string): Promise<Connection> {
+  await makeDatabase(url)
+  const pool = createPool({
+    uri: url,
+    connectionLimit: 10,
+    timezone: 'Z',
+    jsonStrings: true,
+    dateStrings: true,
+    connectTimeout: 5000,
+    enableKeepAlive: true,
+  })
+  const database = drizzle(pool, { schema, mode: 'default' })
+  await migrate(database, { migrationsFolder })
+  return { database, pool, close: () => pool.end() }
+}
+
+async function makeDatabase(url: string): Promise<void> {
+  const { pathname } = new URL(url)
+  const name = decodeURIComponent(pathname.slice(1))
+  if (!/^[A-Za-z0-9_]{1,64}$/.test(name))
+    throw new Error(`The database name "${name}" may hold letters, digits and _ only.`)
+  const connection = await createConnection({ uri: url.replace(pathname, '/'), connectTimeout: 5000 })
+  await connection.query(`CREATE DATABASE IF NOT EXISTS \`${name}\` CHARACTER SET utf8mb4`)
+  await connection.end()
+}
+
+const again = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD'])
+
+/** Runs a transaction, and again (up to five times) where two met on one row; a cluster's certification failure is one of these. */
+export async function inTransaction<T>(database: Database, work: (transaction: Queries) => Promise<T>): Promise<T> {
+  for (let attempt = 1; ; attempt++) {
+    try {
+      return await database.transaction(work)
+    } catch (error) {
+      if (attempt === 5 || !again.has(databaseCode(error) ?? '')) throw error
+    }
+  }
+}
+
+/** The database's own code for an error (`ER_DUP_ENTRY`, `ECONNREFUSED` …), wherever in the chain it stands. */
+export function databaseCode(error: unknown): string | undefined {
+  for (let one = error, depth = 0; one instanceof Error && depth < 5; one = one.cause, depth++)
+    if ('code' in one && typeof one.code === 'string') return one.code
+  return undefined
+}

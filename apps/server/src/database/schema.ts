@@ -1,0 +1,183 @@
+import type { Card, EntryBody, Instrument } from '@sure-spool/core'
+import type { ShopSettings, Standing } from '@sure-spool/contract'
+import type { Summary } from '@sure-spool/core'
+import { boolean, double, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core'
+import { document, id, moment } from './columns'
+
+export const people = mysqlTable('people', {
+  id: id('id').primaryKey(),
+  name: varchar('name', { length: 200 }).notNull(),
+  role: varchar('role', { length: 200 }).notNull(),
+})
+
+export const instruments = mysqlTable('instruments', {
+  id: varchar('id', { length: 64 }).primaryKey(),
+  body: document<Instrument>('body').notNull(),
+})
+
+/** One row: the shop's habits. */
+export const settings = mysqlTable('settings', {
+  id: int('id').primaryKey(),
+  body: document<ShopSettings>('body').notNull(),
+})
+
+export const cards = mysqlTable(
+  'cards',
+  {
+    id: id('id').primaryKey(),
+    maker: varchar('maker', { length: 200 }).notNull(),
+    model: varchar('model', { length: 200 }).notNull(),
+    family: varchar('family', { length: 40 }).notNull(),
+    published: int('published'),
+  },
+  (table) => [index('cards_by_name').on(table.maker, table.model, table.id)],
+)
+
+export const cardRevisions = mysqlTable(
+  'card_revisions',
+  {
+    card: id('card').notNull(),
+    revision: int('revision').notNull(),
+    state: varchar('state', { length: 12 }).notNull(),
+    hash: varchar('hash', { length: 64 }).notNull(),
+    body: document<Card>('body').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.card, table.revision] })],
+)
+
+export const units = mysqlTable(
+  'units',
+  {
+    id: id('id').primaryKey(),
+    tag: varchar('tag', { length: 200 }).notNull(),
+    serial: varchar('serial', { length: 200 }),
+    variant: varchar('variant', { length: 64 }),
+    history: varchar('history', { length: 12 }).notNull(),
+    complaint: document<string[]>('complaint').notNull(),
+    words: varchar('words', { length: 2000 }).notNull(),
+    from: varchar('came_from', { length: 200 }),
+    card: id('card').notNull(),
+    revision: int('revision').notNull(),
+    place: varchar('place', { length: 12 }).notNull(),
+    blockedBy: varchar('blocked_by', { length: 200 }),
+    takenInAt: moment('taken_in_at').notNull(),
+    takenInBy: id('taken_in_by').notNull(),
+    /** the run that counts for lists: the last one started */
+    run: id('run'),
+  },
+  (table) => [
+    uniqueIndex('units_by_tag').on(table.tag),
+    index('units_by_place').on(table.place, table.takenInAt, table.id),
+    index('units_by_card').on(table.card, table.id),
+  ],
+)
+
+export const runs = mysqlTable(
+  'runs',
+  {
+    id: id('id').primaryKey(),
+    unit: id('unit').notNull(),
+    card: id('card').notNull(),
+    revision: int('revision').notNull(),
+    history: varchar('history', { length: 12 }).notNull(),
+    rule: varchar('rule', { length: 12 }).notNull(),
+    instruments: document<Instrument[]>('instruments').notNull(),
+    startedAt: moment('started_at').notNull(),
+    startedBy: id('started_by').notNull(),
+  },
+  (table) => [index('runs_by_unit').on(table.unit, table.startedAt), index('runs_by_card').on(table.card, table.id)],
+)
+
+/** Append-only. A row is never changed and never removed. */
+export const entries = mysqlTable(
+  'entries',
+  {
+    id: id('id').primaryKey(),
+    run: id('run').notNull(),
+    n: int('n').notNull(),
+    at: moment('at').notNull(),
+    by: id('made_by').notNull(),
+    kind: varchar('kind', { length: 16 }).notNull(),
+    body: document<EntryBody>('body').notNull(),
+    receivedAt: moment('received_at').notNull(),
+  },
+  (table) => [index('entries_by_run').on(table.run, table.n)],
+)
+
+/** The figures of the readings as columns, for spreads and searches; the entry is the source. */
+export const readings = mysqlTable(
+  'readings',
+  {
+    entry: id('entry').primaryKey(),
+    run: id('run').notNull(),
+    check: varchar('check_id', { length: 64 }).notNull(),
+    kind: varchar('kind', { length: 12 }).notNull(),
+    text: varchar('text', { length: 200 }).notNull(),
+    value: double('value'),
+    low: double('low'),
+    high: double('high'),
+    instrument: varchar('instrument', { length: 64 }),
+  },
+  (table) => [index('readings_by_run').on(table.run, table.check)],
+)
+
+/** What core computes from a run's entries: kept for lists, rebuilt at will, never a source. */
+export const runStates = mysqlTable('run_states', {
+  run: id('run').primaryKey(),
+  entryCount: int('entry_count').notNull(),
+  finding: varchar('finding', { length: 20 }).notNull(),
+  closed: boolean('closed').notNull(),
+  cameBack: boolean('came_back').notNull(),
+  core: varchar('core', { length: 20 }).notNull(),
+  summary: document<Summary>('summary').notNull(),
+  standing: document<Standing>('standing').notNull(),
+})
+
+export const checkStates = mysqlTable(
+  'check_states',
+  {
+    run: id('run').notNull(),
+    check: varchar('check_id', { length: 64 }).notNull(),
+    card: id('card').notNull(),
+    verdict: varchar('verdict', { length: 12 }).notNull(),
+    reason: varchar('reason', { length: 40 }),
+    /** the judged figure of the check's worst point, at its reference; null where there is none */
+    judged: double('judged'),
+    open: boolean('open').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.run, table.check] }),
+    index('check_states_by_card').on(table.card, table.check),
+  ],
+)
+
+/** Append-only: what was found when a run was closed, by which core and card revision. */
+export const findings = mysqlTable(
+  'findings',
+  {
+    entry: id('entry').primaryKey(),
+    run: id('run').notNull(),
+    card: id('card').notNull(),
+    revision: int('revision').notNull(),
+    core: varchar('core', { length: 20 }).notNull(),
+    finding: varchar('finding', { length: 20 }).notNull(),
+    decision: varchar('decision', { length: 20 }).notNull(),
+    summary: document<Summary>('summary').notNull(),
+    at: moment('at').notNull(),
+  },
+  (table) => [index('findings_by_run').on(table.run, table.at)],
+)
+
+/** Who moved what, outside the runs' own tapes. */
+export const audit = mysqlTable(
+  'audit',
+  {
+    id: id('id').primaryKey(),
+    at: moment('at').notNull(),
+    by: id('made_by'),
+    what: varchar('what', { length: 40 }).notNull(),
+    about: varchar('about', { length: 200 }).notNull(),
+    detail: document<Record<string, unknown>>('detail').notNull(),
+  },
+  (table) => [index('audit_by_time').on(table.at)],
+)

@@ -1,0 +1,29 @@
+import { sentencesOf } from '@sure-spool/contract'
+import type { Request, RequestHandler, Response } from 'express'
+import type { z } from 'zod'
+import { ProblemError } from './problem'
+
+/** Validates one part of a request; what does not fit is a 400 with every path and sentence. */
+export function parse<S extends z.ZodType>(schema: S, value: unknown, status = 400): z.infer<S> {
+  const result = schema.safeParse(value)
+  if (result.success) return result.data
+  const problems = sentencesOf(result.error)
+  const first = problems[0]
+  throw new ProblemError(
+    status,
+    'not-valid',
+    `Nothing was kept: ${first ? `${first.path} ${first.detail}` : 'the request does not fit its schema'}.`,
+    problems,
+  )
+}
+
+/** A route that answers with JSON; errors go to the one place that words them. */
+export function answers(work: (request: Request, response: Response) => Promise<unknown>): RequestHandler {
+  return (request, response, next) => {
+    work(request, response)
+      .then((body) => {
+        if (!response.headersSent && body !== undefined) response.json(body)
+      })
+      .catch(next)
+  }
+}

@@ -1,0 +1,91 @@
+import type { Entry, EntryBody, Instrument, Run } from '@sure-spool/core'
+import { and, asc, eq, inArray } from 'drizzle-orm'
+import type { Queries } from '../database/connect'
+import { entries, readings, runs, units } from '../database/schema'
+import { readRevision } from './cards'
+
+export type RunRow = typeof runs.$inferSelect
+
+export async function insertRun(queries: Queries, run: RunRow): Promise<void> {
+  await queries.insert(runs).values(run)
+}
+
+/** A run's own row; `lock` keeps others from adding to its tape until the transaction ends. */
+export async function readRunRow(queries: Queries, id: string, lock = false): Promise<RunRow | undefined> {
+  const query = queries.select().from(runs).where(eq(runs.id, id))
+  const [row] = await (lock ? query.for('update') : query)
+  return row
+}
+
+export async function entriesOf(queries: Queries, run: string): Promise<Entry[]> {
+  const rows = await queries.select().from(entries).where(eq(entries.run, run)).orderBy(asc(entries.n), asc(entries.id))
+  return rows.map(asEntry)
+}
+
+export async function entriesById(queries: Queries, ids: string[]): Promise<Entry[]> {
+  if (ids.length === 0) return []
+  const rows = await queries.select().from(entries).where(inArray(entries.id, ids))
+  return rows.map(asEntry)
+}
+
+const asEntry = ({ body, kind: _kind, ...head }: typeof entries.$inferSelect): Entry => ({ ...head, ...body })
+
+/** Adds entries to the tape with their readings' figures as columns. */
+export async function appendEntries(queries: Queries, added: (Entry & { receivedAt: string })[]): Promise<void> {
+  if (added.length === 0) return
+  await queries.insert(entries).values(
+    added.map(({ id, run, n, at, by, receivedAt, ...body }) => ({
+      id,
+      run,
+      n,
+      at,
+      by,
+      receivedAt,
+      kind: body.kind,
+      body: body as EntryBody,
+    })),
+  )
+  const rows = added.flatMap((entry) => {
+    if (entry.kind !== 'reading') return []
+    const { kind, text, value = null, low = null, high = null, instrument = null } = entry.reading
+    return [{ entry: entry.id, run: entry.run, check: entry.check, kind, text, value, low, high, instrument }]
+  })
+  if (rows.length > 0) await queries.insert(readings).values(rows)
+}
+
+/** A run as a document, with its card and all its entries. */
+export async function readRun(queries: Queries, row: RunRow): Promise<Run | undefined> {
+  const [card, [unit], tape] = await Promise.all([
+    readRevision(queries, row.card, row.revision),
+    queries.select().from(units).where(eq(units.id, row.unit)),
+    entriesOf(queries, row.id),
+  ])
+  if (!card || !unit) return undefined
+  return {
+    format: 'sure-spool/run',
+    version: 1,
+    id: row.id,
+    unit: {
+      id: unit.id,
+      tag: unit.tag,
+      ...(unit.serial === null ? {} : { serial: unit.serial }),
+      ...(unit.variant === null ? {} : { variant: unit.variant }),
+      history: row.history as Run['unit']['history'],
+      complaint: unit.complaint as Run['unit']['complaint'],
+      words: unit.words,
+    },
+    card,
+    rule: row.rule as Run['rule'],
+    instruments: row.instruments as Instrument[],
+    startedAt: row.startedAt,
+    entries: tape,
+  }
+}
+
+export async function runsOfUnit(queries: Queries, unit: string): Promise<RunRow[]> {
+  return queries
+    .select()
+    .from(runs)
+    .where(and(eq(runs.unit, unit)))
+    .orderBy(asc(runs.startedAt))
+}

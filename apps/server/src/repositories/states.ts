@@ -1,0 +1,71 @@
+import type { Standing } from '@sure-spool/contract'
+import { summarise, type RunState, type Summary } from '@sure-spool/core'
+import { sql } from 'drizzle-orm'
+import type { Queries } from '../database/connect'
+import { checkStates, findings, runStates } from '../database/schema'
+import { standingOf } from '../services/standing'
+
+/** Keeps what core computed of a run, for lists and searches, in place of what was kept before. */
+export async function keepState(queries: Queries, state: RunState): Promise<Summary> {
+  const { run } = state
+  const summary = summarise(state)
+  const standing: Standing = standingOf(state)
+  const row = {
+    entryCount: run.entries.length,
+    finding: summary.finding,
+    closed: state.closed,
+    cameBack: run.entries.some((entry) => entry.kind === 'outcome' && entry.what === 'came-back'),
+    core: state.core,
+    summary,
+    standing,
+  }
+  await queries
+    .insert(runStates)
+    .values({ run: run.id, ...row })
+    .onDuplicateKeyUpdate({ set: row })
+  const rows = state.checks.map(({ check, verdict, reason, points }) => {
+    const worst = points.find((point) => point.verdict === verdict)?.evaluation
+    return {
+      run: run.id,
+      check: check.check.id,
+      card: run.card.id,
+      verdict,
+      reason: reason ?? null,
+      judged: worst?.judged ?? worst?.net ?? null,
+      open: worst?.reason === 'open-circuit' || worst?.reason === 'open-as-expected',
+    }
+  })
+  if (rows.length > 0)
+    await queries
+      .insert(checkStates)
+      .values(rows)
+      .onDuplicateKeyUpdate({
+        set: {
+          verdict: sql`values(verdict)`,
+          reason: sql`values(reason)`,
+          judged: sql`values(judged)`,
+          open: sql`values(open)`,
+        },
+      })
+  return summary
+}
+
+/** Keeps the finding a run was closed with; a later one stands beside it. */
+export async function keepFinding(
+  queries: Queries,
+  state: RunState,
+  entry: { id: string; at: string; what: string },
+): Promise<void> {
+  const { run } = state
+  await queries.insert(findings).values({
+    entry: entry.id,
+    run: run.id,
+    card: run.card.id,
+    revision: run.card.revision,
+    core: state.core,
+    finding: state.finding.word,
+    decision: entry.what,
+    summary: summarise(state),
+    at: entry.at,
+  })
+}

@@ -1,0 +1,112 @@
+import type { QueueUnit, Unit, UnitPlace } from '@sure-spool/contract'
+import { and, desc, eq, lt, or, sql } from 'drizzle-orm'
+import type { Queries } from '../database/connect'
+import { cards, runStates, units } from '../database/schema'
+
+type UnitRow = typeof units.$inferSelect
+
+const asUnit = ({ card, revision, run: _run, serial, variant, from, blockedBy, ...row }: UnitRow): Unit => ({
+  ...row,
+  history: row.history as Unit['history'],
+  complaint: row.complaint as Unit['complaint'],
+  place: row.place as UnitPlace,
+  card: { id: card, revision },
+  ...(serial === null ? {} : { serial }),
+  ...(variant === null ? {} : { variant }),
+  ...(from === null ? {} : { from }),
+  ...(blockedBy === null ? {} : { blockedBy }),
+})
+
+const asRow = ({ card, ...unit }: Unit) => ({ ...unit, card: card.id, revision: card.revision })
+
+export async function insertUnit(queries: Queries, unit: Unit): Promise<void> {
+  await queries.insert(units).values(asRow(unit))
+}
+
+export async function readUnit(queries: Queries, id: string): Promise<Unit | undefined> {
+  const [row] = await queries.select().from(units).where(eq(units.id, id))
+  return row && asUnit(row)
+}
+
+export async function moveUnit(
+  queries: Queries,
+  id: string,
+  place: UnitPlace,
+  blockedBy: string | null,
+  run?: string,
+): Promise<void> {
+  await queries
+    .update(units)
+    .set({ place, blockedBy, ...(run === undefined ? {} : { run }) })
+    .where(eq(units.id, id))
+}
+
+export interface QueuePage {
+  place?: UnitPlace | undefined
+  after?: { takenInAt: string; id: string } | undefined
+  limit: number
+  id?: string
+}
+
+/** Units with their card's name and where their last run stands, newest first, a page at a time. */
+export async function listUnits(queries: Queries, { place, after, limit, id }: QueuePage): Promise<QueueUnit[]> {
+  const rows = await queries
+    .select({ unit: units, maker: cards.maker, model: cards.model, family: cards.family, standing: runStates.standing })
+    .from(units)
+    .innerJoin(cards, eq(cards.id, units.card))
+    .leftJoin(runStates, eq(runStates.run, units.run))
+    .where(
+      and(
+        place === undefined ? undefined : eq(units.place, place),
+        id === undefined ? undefined : eq(units.id, id),
+        after === undefined
+          ? undefined
+          : or(lt(units.takenInAt, after.takenInAt), and(eq(units.takenInAt, after.takenInAt), lt(units.id, after.id))),
+      ),
+    )
+    .orderBy(desc(units.takenInAt), desc(units.id))
+    .limit(limit)
+  return rows.map(({ unit, maker, model, family, standing }) => ({
+    ...asUnit(unit),
+    maker,
+    model,
+    family,
+    ...(standing === null ? {} : { standing }),
+  }))
+}
+
+/** How many units stand at each place. Done ones are counted up to a thousand, so that the count stays as fast as the list. */
+export async function countPlaces(queries: Queries): Promise<Record<UnitPlace, number>> {
+  const count = async (place: UnitPlace) => {
+    const few = queries
+      .select({ one: sql`1`.as('one') })
+      .from(units)
+      .where(eq(units.place, place))
+      .limit(1000)
+      .as('few')
+    const [row] = await queries.select({ count: sql<number>`count(*)` }).from(few)
+    return Number(row?.count ?? 0)
+  }
+  const [waiting, bench, blocked, done] = await Promise.all(
+    (['waiting', 'bench', 'blocked', 'done'] as const).map(count),
+  )
+  return { waiting: waiting ?? 0, bench: bench ?? 0, blocked: blocked ?? 0, done: done ?? 0 }
+}
+
+export async function tagTaken(queries: Queries, tag: string): Promise<boolean> {
+  const [row] = await queries.select({ id: units.id }).from(units).where(eq(units.tag, tag))
+  return row !== undefined
+}
+
+/** The highest number behind a prefix among the newest tags, or 0. */
+export async function lastTagNumber(queries: Queries, prefix: string): Promise<number> {
+  const rows = await queries
+    .select({ tag: units.tag })
+    .from(units)
+    .orderBy(desc(units.takenInAt), desc(units.id))
+    .limit(500)
+  return rows.reduce((highest, { tag }) => {
+    const digits = tag.startsWith(prefix) ? /^\d{1,9}$/.exec(tag.slice(prefix.length)) : null
+    return Math.max(highest, digits ? Number(digits[0]) : 0)
+  }, 0)
+}

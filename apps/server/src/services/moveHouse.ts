@@ -1,0 +1,162 @@
+import type { Imported, Shop, ShopRun } from '@sure-spool/contract'
+import { runState, type Card, type Run } from '@sure-spool/core'
+import { asc } from 'drizzle-orm'
+import { hashOf } from '../canonical'
+import { inTransaction, type Database, type Queries } from '../database/connect'
+import { cardRevisions, runs, units } from '../database/schema'
+import { ProblemError } from '../http/problem'
+import { insertRevision, readRevision, revisionsOf } from '../repositories/cards'
+import { appendEntries, entriesOf, insertRun, readRun, readRunRow } from '../repositories/runs'
+import { allInstruments, allPeople, insertShop, note, readSettings } from '../repositories/shop'
+import { keepFinding, keepState } from '../repositories/states'
+import { insertUnit, moveUnit, readUnit } from '../repositories/units'
+
+/**
+ * Takes a shop document in, all or nothing. What is there already under the same id is left as it is; a card revision with
+ * another body is a conflict, never an overwrite.
+ * @throws ProblemError 409 for a conflict, 422 for a reference to something that is in neither the document nor the shop
+ */
+export async function importShop(database: Database, shop: Shop): Promise<Imported> {
+  return inTransaction(database, async (queries) => {
+    const knownPeople = new Set((await allPeople(queries)).map((one) => one.id))
+    const knownInstruments = new Set((await allInstruments(queries)).map((one) => one.id))
+    const first = knownPeople.size === 0
+    const people = shop.people.filter((one) => !knownPeople.has(one.id))
+    const instruments = shop.instruments.filter((one) => !knownInstruments.has(one.id))
+    await insertShop(queries, { people, instruments, ...(first ? { settings: shop.settings } : {}) })
+    const counts: Imported = {
+      people: people.length,
+      instruments: instruments.length,
+      cards: 0,
+      units: 0,
+      runs: 0,
+      entries: 0,
+    }
+    for (const card of shop.cards) counts.cards += await importCard(queries, card)
+    for (const [i, unit] of shop.units.entries()) {
+      if (await readUnit(queries, unit.id)) continue
+      if (!(await readRevision(queries, unit.card.id, unit.card.revision)))
+        throw missing(`units[${i}].card`, 'a card revision')
+      await insertUnit(queries, unit)
+      counts.units++
+    }
+    for (const [i, run] of shop.runs.entries()) {
+      const added = await importRun(queries, shop, run, i)
+      if (added === undefined) continue
+      counts.runs++
+      counts.entries += added
+    }
+    await note(queries, 'imported', shop.settings.name, null, { ...counts })
+    return counts
+  })
+}
+
+const missing = (path: string, what: string) =>
+  new ProblemError(
+    422,
+    'refused',
+    `Nothing was taken in: ${path} names ${what} that is neither in this file nor in this shop.`,
+    [{ path, detail: `names ${what} that is not there` }],
+  )
+
+async function importCard(queries: Queries, card: Card): Promise<number> {
+  const hash = hashOf(card)
+  const before = (await revisionsOf(queries, card.id)).find((one) => one.revision === card.revision)
+  if (before?.hash === hash) return 0
+  if (before)
+    throw new ProblemError(
+      409,
+      'conflict',
+      `Nothing was taken in: ${card.name.maker} ${card.name.model}, revision ${card.revision}, is here already with another body. Give one of the two another revision number.`,
+    )
+  await insertRevision(queries, card, hash)
+  return 1
+}
+
+async function importRun(
+  queries: Queries,
+  shop: Shop,
+  source: Shop['runs'][number],
+  i: number,
+): Promise<number | undefined> {
+  if (await readRunRow(queries, source.id)) return undefined
+  const unit = await readUnit(queries, source.unit)
+  if (!unit) throw missing(`runs[${i}].unit`, 'a unit')
+  const kit = [...shop.instruments, ...(await allInstruments(queries))]
+  const instruments = source.instruments.flatMap((id) => kit.find((one) => one.id === id) ?? [])
+  const row = {
+    id: source.id,
+    unit: unit.id,
+    card: source.card.id,
+    revision: source.card.revision,
+    history: source.history,
+    rule: source.rule,
+    instruments,
+    startedAt: source.startedAt,
+    startedBy: source.startedBy,
+  }
+  await insertRun(queries, row)
+  const added = (source.entries as Run['entries']).map((entry) => ({
+    ...entry,
+    receivedAt: entry.receivedAt ?? entry.at,
+  }))
+  await appendEntries(queries, added)
+  const run = await readRun(queries, row)
+  if (!run) throw missing(`runs[${i}].card`, 'a card revision')
+  const state = runState(run)
+  await keepState(queries, state)
+  for (const entry of added)
+    if (entry.kind === 'decision' && entry.what !== 'more-tests') await keepFinding(queries, state, entry)
+  await moveUnit(queries, unit.id, unit.place, unit.blockedBy ?? null, row.id)
+  return added.length
+}
+
+/** Everything of this shop as one document. */
+export async function exportShop(queries: Queries): Promise<Shop> {
+  const [settings, people, instruments, revisions, unitRows, runRows] = await Promise.all([
+    readSettings(queries),
+    allPeople(queries),
+    allInstruments(queries),
+    queries
+      .select({ body: cardRevisions.body })
+      .from(cardRevisions)
+      .orderBy(asc(cardRevisions.card), asc(cardRevisions.revision)),
+    queries.select({ id: units.id }).from(units).orderBy(asc(units.id)),
+    queries.select().from(runs).orderBy(asc(runs.id)),
+  ])
+  const exported: ShopRun[] = []
+  for (const row of runRows)
+    exported.push({
+      id: row.id,
+      unit: row.unit,
+      card: { id: row.card, revision: row.revision },
+      history: row.history as ShopRun['history'],
+      rule: row.rule as ShopRun['rule'],
+      instruments: row.instruments.map((one) => one.id),
+      startedAt: row.startedAt,
+      startedBy: row.startedBy,
+      entries: await entriesOf(queries, row.id),
+    })
+  const all = await Promise.all(unitRows.map(({ id }) => readUnit(queries, id)))
+  return {
+    format: 'sure-spool/shop',
+    version: 1,
+    settings,
+    people,
+    instruments,
+    cards: revisions.map((row) => row.body),
+    units: all.filter((unit) => unit !== undefined),
+    runs: exported,
+  } as Shop
+}
+
+/** Computes every run's state again from its entries: after a new core, or when a list looks wrong. */
+export async function rebuildStates(database: Database): Promise<number> {
+  const rows = await database.select().from(runs).orderBy(asc(runs.id))
+  for (const row of rows)
+    await inTransaction(database, async (queries) => {
+      const run = await readRun(queries, row)
+      if (run) await keepState(queries, runState(run))
+    })
+  return rows.length
+}

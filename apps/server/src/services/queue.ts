@@ -1,0 +1,134 @@
+import type { MovedUnit, NewRun, NewUnit, Queue, RunView, Unit } from '@sure-spool/contract'
+import { runState, summarise, type Run } from '@sure-spool/core'
+import { canonical } from '../canonical'
+import { inTransaction, type Database, type Queries } from '../database/connect'
+import { decodeCursor, encodeCursor } from '../http/cursor'
+import { notFound, ProblemError } from '../http/problem'
+import { readRevision } from '../repositories/cards'
+import { insertRun, readRun, readRunRow } from '../repositories/runs'
+import { allInstruments, allPeople, note, readSettings } from '../repositories/shop'
+import { keepState } from '../repositories/states'
+import { countPlaces, insertUnit, listUnits, moveUnit, readUnit, tagTaken, type QueuePage } from '../repositories/units'
+
+/** A page of the queue, newest first, with how many stand where. */
+export async function queue(
+  queries: Queries,
+  query: { place?: Unit['place'] | undefined; cursor?: string | undefined; limit: number },
+): Promise<Queue> {
+  const after =
+    query.cursor === undefined
+      ? undefined
+      : decodeCursor<NonNullable<QueuePage['after']>>(query.cursor, ['takenInAt', 'id'])
+  const [units, counts] = await Promise.all([
+    listUnits(queries, { place: query.place, after, limit: query.limit + 1 }),
+    countPlaces(queries),
+  ])
+  const page = units.slice(0, query.limit)
+  const last = page.at(-1)
+  const more = units.length > query.limit && last !== undefined
+  return { units: page, counts, ...(more ? { next: encodeCursor({ takenInAt: last.takenInAt, id: last.id }) } : {}) }
+}
+
+/** Takes a unit in. The same unit again is the same unit; another body under its id, or another unit's tag, is a conflict. */
+export async function takeIn(database: Database, body: NewUnit): Promise<Unit> {
+  return inTransaction(database, async (queries) => {
+    const before = await readUnit(queries, body.id)
+    if (before) {
+      const { place: _place, blockedBy: _blockedBy, ...kept } = before
+      if (canonical(kept) === canonical(body)) return before
+      throw new ProblemError(
+        409,
+        'conflict',
+        'Nothing was kept: a unit with this id is there already with another body.',
+      )
+    }
+    await knownPerson(queries, body.takenInBy, 'takenInBy')
+    const card = await readRevision(queries, body.card.id, body.card.revision)
+    if (!card) throw refused('card', 'names a card revision that is not here; find the card again')
+    if (card.state === 'draft') throw refused('card', 'names a draft; only a published card is measured against')
+    if (await tagTaken(queries, body.tag))
+      throw new ProblemError(
+        409,
+        'conflict',
+        `Nothing was kept: the tag ${body.tag} is on another unit. Give this one another tag.`,
+        [{ path: 'tag', detail: 'is on another unit' }],
+      )
+    const unit: Unit = { ...body, place: 'waiting' }
+    await insertUnit(queries, unit)
+    return unit
+  })
+}
+
+const refused = (path: string, detail: string) =>
+  new ProblemError(422, 'refused', `Nothing was kept: ${path} ${detail}.`, [{ path, detail }])
+
+async function knownPerson(queries: Queries, id: string, path: string): Promise<void> {
+  const people = await allPeople(queries)
+  if (!people.some((person) => person.id === id))
+    throw refused(path, 'names a person this shop does not know; choose who is at the bench')
+}
+
+/** Sets a unit to waiting, onto the bench, or aside as blocked with what it waits for. */
+export async function moveTo(database: Database, id: string, { place, blockedBy, by }: MovedUnit): Promise<Unit> {
+  return inTransaction(database, async (queries) => {
+    const unit = await readUnit(queries, id)
+    if (!unit) throw notFound('This unit')
+    await knownPerson(queries, by, 'by')
+    if (unit.place === 'done')
+      throw new ProblemError(409, 'conflict', 'Nothing was moved: this unit is done. Start another run for it.')
+    const words = place === 'blocked' ? (blockedBy ?? '') : null
+    await moveUnit(queries, id, place, words)
+    await note(queries, 'moved', unit.tag, by, {
+      from: unit.place,
+      to: place,
+      ...(words === null ? {} : { blockedBy: words }),
+    })
+    const { blockedBy: _before, ...rest } = unit
+    return { ...rest, place, ...(words === null ? {} : { blockedBy: words }) }
+  })
+}
+
+/** Starts a run of a unit on the card revision it was taken in with; the same run again is the same run. */
+export async function startRun(database: Database, body: NewRun): Promise<RunView> {
+  return inTransaction(database, async (queries) => {
+    const before = await readRunRow(queries, body.id)
+    if (before && (before.unit !== body.unit || before.startedAt !== body.startedAt))
+      throw new ProblemError(
+        409,
+        'conflict',
+        'Nothing was kept: a run with this id is there already with another body.',
+      )
+    const unit = await readUnit(queries, body.unit)
+    if (!unit) throw refused('unit', 'names a unit that is not here; take it in first')
+    await knownPerson(queries, body.by, 'by')
+    const [settings, instruments] = await Promise.all([readSettings(queries), allInstruments(queries)])
+    const row = before ?? {
+      id: body.id,
+      unit: unit.id,
+      card: unit.card.id,
+      revision: unit.card.revision,
+      history: unit.history,
+      rule: settings.rule,
+      instruments,
+      startedAt: body.startedAt,
+      startedBy: body.by,
+    }
+    if (!before) await insertRun(queries, row)
+    const run = await readRun(queries, row)
+    if (!run) throw notFound('The card of this unit')
+    const state = runState(run)
+    if (!before) {
+      await keepState(queries, state)
+      await moveUnit(queries, unit.id, 'bench', null, row.id)
+    }
+    return { run, state: summarise(state) }
+  })
+}
+
+/** A run as a document with its verdicts. */
+export async function viewRun(queries: Queries, id: string): Promise<{ run: Run; view: RunView }> {
+  const row = await readRunRow(queries, id)
+  const run = row && (await readRun(queries, row))
+  if (!run) throw notFound('This run')
+  return { run, view: { run, state: summarise(runState(run)) } }
+}

@@ -1,0 +1,34 @@
+import type { Mark, Standing } from '@sure-spool/contract'
+import type { RunState, StepState } from '@sure-spool/core'
+
+/** Where a run stands, for the queue: its step, how many are done, and a mark for each one taken. */
+export function standingOf(state: RunState): Standing {
+  const { run, steps } = state
+  const decision = state.tape.entries.findLast(
+    (entry) => entry.kind === 'decision' && !state.tape.takenBack.has(entry.id),
+  )
+  const last = state.tape.entries.at(-1)
+  const counted = steps.filter(({ step }) => step.kind !== 'finding')
+  return {
+    run: run.id,
+    startedAt: run.startedAt,
+    finding: state.finding.word,
+    step: state.step,
+    closed: state.closed,
+    ...(decision?.kind === 'decision' ? { decision: decision.what } : {}),
+    done: counted.filter(({ status }) => status === 'done' || status === 'flagged' || status === 'skipped').length,
+    steps: counted.length,
+    marks: counted.flatMap((one) => {
+      const mark = markOf(one)
+      return mark === undefined ? [] : [{ step: one.step.id, mark }]
+    }),
+    ...(last ? { lastAt: last.at } : {}),
+  }
+}
+
+function markOf({ step, status, point }: StepState): Mark | undefined {
+  if (status === 'to-do') return undefined
+  if (status === 'skipped') return 'skipped'
+  if (step.kind === 'reading' || step.kind === 'answer') return point?.held ? 'none' : (point?.verdict ?? 'none')
+  return status === 'flagged' ? 'flagged' : 'done'
+}

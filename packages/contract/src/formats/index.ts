@@ -1,0 +1,20 @@
+export { figureSchema, idSchema, momentSchema } from './basics'
+export { cardSchema, conditionsSchema } from './card'
+export { contradictionsIn, type Contradiction } from './contradictions'
+export { readDocument, type ReadResult } from './read'
+export { entrySchema, historySchema, instrumentSchema, readingSchema, runSchema, unitInRunSchema } from './run'
+export { sentencesOf, type PathProblem } from './sentences'
+export {
+  personSchema,
+  placeSchema,
+  shopRunSchema,
+  shopSchema,
+  shopSettingsSchema,
+  unitSchema,
+  type Person,
+  type Shop,
+  type ShopRun,
+  type ShopSettings,
+  type Unit,
+  type UnitPlace,
+} from './shop'

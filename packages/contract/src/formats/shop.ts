@@ -1,0 +1,68 @@
+import { complaintIds, type Entry } from '@sure-spool/core'
+import { z } from 'zod'
+import { idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
+import { cardSchema } from './card'
+import { entrySchema, historySchema, instrumentSchema } from './run'
+
+export const personSchema = z.strictObject({ id: idSchema, name: labelSchema, role: labelSchema })
+
+/** What the shop does by habit; in force on the bench at once. */
+export const shopSettingsSchema = z.strictObject({
+  name: labelSchema,
+  rule: z.enum(['guarded', 'simple']),
+  rewindHabit: z.enum(['failed-coil', 'whole-core']),
+  decimalComma: z.boolean(),
+  paper: z.enum(['A4', 'Letter']),
+  tagPrefix: z.string().max(10),
+})
+
+export const placeSchema = z.enum(['waiting', 'bench', 'blocked', 'done'])
+
+/** A unit as the shop knows it: the part, who wants what of it, and where it stands. */
+export const unitSchema = z.strictObject({
+  id: idSchema,
+  tag: labelSchema,
+  serial: labelSchema.optional(),
+  variant: wordSchema.optional(),
+  history: historySchema,
+  complaint: z.array(z.enum(complaintIds)).max(20),
+  words: wordsSchema,
+  from: z.string().max(200).optional(),
+  card: z.strictObject({ id: idSchema, revision: z.int().min(1) }),
+  place: placeSchema,
+  blockedBy: z.string().max(200).optional(),
+  takenInAt: momentSchema,
+  takenInBy: idSchema,
+})
+
+/** A run as a shop file carries it: unit and card by reference, since both stand in the same file. */
+export const shopRunSchema = z.strictObject({
+  id: idSchema,
+  unit: idSchema,
+  card: z.strictObject({ id: idSchema, revision: z.int().min(1) }),
+  history: historySchema,
+  rule: z.enum(['guarded', 'simple']),
+  instruments: z.array(wordSchema),
+  startedAt: momentSchema,
+  startedBy: idSchema,
+  entries: z.array(entrySchema),
+})
+
+/** Everything of a shop, for moving house. */
+export const shopSchema = z.strictObject({
+  format: z.literal('sure-spool/shop', 'must be "sure-spool/shop"'),
+  version: z.literal(1, 'is a version this program does not know; it reads version 1'),
+  settings: shopSettingsSchema,
+  people: z.array(personSchema),
+  instruments: z.array(instrumentSchema),
+  cards: z.array(cardSchema),
+  units: z.array(unitSchema),
+  runs: z.array(shopRunSchema),
+})
+
+export type Person = z.infer<typeof personSchema>
+export type ShopSettings = z.infer<typeof shopSettingsSchema>
+export type UnitPlace = z.infer<typeof placeSchema>
+export type Unit = z.infer<typeof unitSchema>
+export type ShopRun = Omit<z.infer<typeof shopRunSchema>, 'entries'> & { entries: Entry[] }
+export type Shop = z.infer<typeof shopSchema>

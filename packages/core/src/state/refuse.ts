@@ -1,0 +1,92 @@
+import type { Entry, Reading, Run } from '../document'
+import { prepareCard, quantityOf } from '../judgement'
+import { textMismatch } from '../quantity'
+import { planSteps } from '../plan'
+
+/** Why an entry cannot stand on a run's tape: the field, and a sentence that follows it. */
+export interface Refusal {
+  kind: 'conflict' | 'refused'
+  field: string
+  sentence: string
+}
+
+/** A clock may be this far behind another bench's, in milliseconds; further back it was set wrong. */
+const clockSlack = 60_000
+const afterClosing = new Set(['decision', 'outcome', 'note'])
+
+/**
+ * Whether an entry cannot belong to a run's tape (CARD, Entries). It is never refused for how it would be judged.
+ * @param run the run with the entries in front of this one
+ * @param closed whether a decision has closed the run
+ */
+export function refusalOf(run: Run, closed: boolean, entry: Entry): Refusal | null {
+  if (entry.run !== run.id) return refused('run', `names another run (${entry.run}) than the one it was sent to`)
+  if (closed && !afterClosing.has(entry.kind))
+    return {
+      kind: 'conflict',
+      field: 'kind',
+      sentence: `is a ${entry.kind}, and this run is closed; start another run for the unit`,
+    }
+  return (
+    clockBackwards(run, entry) ??
+    referenceNowhere(run, entry) ??
+    (entry.kind === 'reading' ? readingRefusal(run, entry.check, entry.reading) : null)
+  )
+}
+
+const refused = (field: string, sentence: string): Refusal => ({ kind: 'refused', field, sentence })
+
+function clockBackwards(run: Run, entry: Entry): Refusal | null {
+  let earliest = Date.parse(run.startedAt)
+  let before = `the run began (${run.startedAt})`
+  for (const one of run.entries) {
+    if (one.by !== entry.by || one.n >= entry.n || Date.parse(one.at) < earliest) continue
+    earliest = Date.parse(one.at)
+    before = `the entry in front of it (${one.at})`
+  }
+  if (Date.parse(entry.at) >= earliest - clockSlack) return null
+  return refused('at', `is before ${before}; the clock ran backwards, set it right and enter this again`)
+}
+
+function referenceNowhere(run: Run, entry: Entry): Refusal | null {
+  if (entry.kind === 'take-back' && !run.entries.some((one) => one.id === entry.entry))
+    return refused('entry', 'names an entry that is not on this tape; send that one first')
+  if (entry.kind === 'lead-check' && !run.instruments.some((one) => one.id === entry.instrument))
+    return refused('instrument', `names "${entry.instrument}", which is not among this run’s meters`)
+  if (entry.kind !== 'skip' || run.card.checks.some((check) => check.id === entry.check)) return null
+  return planSteps(run, prepareCard(run)).some((step) => step.id === entry.check)
+    ? null
+    : refused('check', `names "${entry.check}", which is neither a check of this card nor a step of this run`)
+}
+
+function readingRefusal(run: Run, checkId: string, reading: Reading): Refusal | null {
+  const check = run.card.checks.find((one) => one.id === checkId)
+  if (!check) return refused('check', `names "${checkId}", which this card does not have`)
+  if (check.only && !check.only.includes(run.unit.variant ?? ''))
+    return refused('check', `names "${checkId}", which is not for this unit’s variant`)
+  if (reading.instrument !== undefined && !run.instruments.some((one) => one.id === reading.instrument))
+    return refused('reading.instrument', `names "${reading.instrument}", which is not among this run’s meters`)
+  const terminals = new Set(['frame', ...run.card.terminals.map((terminal) => terminal.id)])
+  const stranger = check.kind === 'pair-matrix' ? undefined : reading.pair?.find((terminal) => !terminals.has(terminal))
+  if (stranger !== undefined)
+    return refused('reading.pair', `names the terminal "${stranger}", which this card does not have`)
+  if (reading.index !== undefined && check.items !== undefined && reading.index > check.items)
+    return refused('reading.index', `is ${reading.index}, and this check has ${check.items} items`)
+  const { supersedes } = reading
+  if (supersedes !== undefined && !run.entries.some((one) => one.id === supersedes && one.kind === 'reading'))
+    return refused('reading.supersedes', 'names a reading that is not on this tape; send that one first')
+  const missing = needs(reading.kind).find((field) => reading[field] === undefined)
+  if (missing) return refused(`reading.${missing}`, `is missing, and a reading of kind "${reading.kind}" needs it`)
+  const quantity = quantityOf(check)
+  const part = quantity === undefined ? null : textMismatch(reading, quantity)
+  const shown = reading.text.slice(0, 40)
+  if (part === 'text')
+    return refused('reading.text', `"${shown}" cannot be read as ${quantity}; type it again as the meter shows it`)
+  return part ? refused(`reading.${part}`, `is not what the text "${shown}" says; send what the text says`) : null
+}
+
+function needs(kind: Reading['kind']): ('value' | 'low' | 'high' | 'answer')[] {
+  if (kind === 'answer') return ['answer']
+  if (kind === 'spread') return ['low', 'high']
+  return kind === 'over' ? [] : ['value']
+}
