@@ -1,12 +1,12 @@
 import {
   cardQuerySchema,
   entriesSchema,
-  idSchema,
   movedUnitSchema,
   newRunSchema,
   newUnitSchema,
   queueQuerySchema,
-  shopSchema,
+  importSchema,
+  uuidSchema,
   type CardList,
   type CardView,
   type ShopView,
@@ -50,7 +50,7 @@ export function apiRoutes(database: Database, version: string): Router {
   router.post(
     '/shop/import',
     house,
-    answers((request) => importShop(database, parse(shopSchema, request.body))),
+    answers((request) => importShop(database, parse(importSchema, request.body))),
   )
 
   router.get(
@@ -131,7 +131,7 @@ export function apiRoutes(database: Database, version: string): Router {
 }
 
 const idOf = (value: unknown): string => {
-  const result = idSchema.safeParse(value)
+  const result = uuidSchema.safeParse(value)
   if (!result.success) throw notFound('What this address names')
   return result.data
 }

@@ -1,16 +1,20 @@
 import type { Card, Run } from '@sure-spool/core'
 import { z } from 'zod'
+import { kept } from './kept'
 import {
   conditionsSchema,
   entrySchema,
+  exactMomentSchema,
   idSchema,
   instrumentSchema,
   momentSchema,
   personSchema,
   placeSchema,
   runSchema,
+  shopSchema,
   shopSettingsSchema,
   unitSchema,
+  uuidSchema,
 } from '../formats'
 
 const verdict = z.enum(['within', 'borderline', 'outside', 'none'])
@@ -120,15 +124,22 @@ export const cardRecordSchema = z.object({
   ),
 })
 
-export const newUnitSchema = unitSchema.omit({ place: true, blockedBy: true })
+export const newUnitSchema = kept(unitSchema.omit({ place: true, blockedBy: true }))
 export const movedUnitSchema = z.strictObject({
   place: z.enum(['waiting', 'bench', 'blocked']),
   blockedBy: z.string().max(200).optional(),
-  by: idSchema,
+  by: uuidSchema,
 })
-export const newRunSchema = z.strictObject({ id: idSchema, unit: idSchema, startedAt: momentSchema, by: idSchema })
+export const newRunSchema = z.strictObject({
+  id: uuidSchema,
+  unit: uuidSchema,
+  startedAt: exactMomentSchema,
+  by: uuidSchema,
+})
 
-export const entriesSchema = z.strictObject({ entries: z.array(entrySchema).min(1).max(200) })
+export const entriesSchema = kept(z.strictObject({ entries: z.array(entrySchema).min(1).max(200) }))
+/** A shop document whose ids a database can keep. */
+export const importSchema = kept(shopSchema)
 export const keptSchema = z.object({
   kept: z.array(z.object({ id: idSchema, receivedAt: momentSchema, repeated: z.boolean() })),
   count: z.number(),

@@ -2,11 +2,18 @@ import { z } from 'zod'
 
 const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 
-/** Every id that is not a card's own short word is a UUID in lower case; new ones are version 7. */
-export const idSchema = z.string().regex(uuid, 'must be a UUID in lower case')
+/** What names something in a document. Ids made here are UUIDs of version 7; a file judged on its own may use shorter ones. */
+export const idSchema = z
+  .string()
+  .regex(/^[\w.:-]{1,64}$/, 'must be an id: letters, digits, - _ . : and at most 64 of them')
 
-/** A moment in UTC with milliseconds, as `2026-03-02T09:00:00.000Z`. */
-export const momentSchema = z.iso.datetime({
+/** What names something in the shop's database. */
+export const uuidSchema = z.string().regex(uuid, 'must be a UUID in lower case')
+
+/** A moment in UTC, as `2026-03-02T09:00:00.000Z`; what is sent to the server carries milliseconds. */
+export const momentSchema = z.iso.datetime('must be a UTC time like 2026-03-02T09:00:00.000Z')
+
+export const exactMomentSchema = z.iso.datetime({
   precision: 3,
   error: 'must be a UTC time with milliseconds, like 2026-03-02T09:00:00.000Z',
 })

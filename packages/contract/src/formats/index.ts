@@ -1,4 +1,4 @@
-export { figureSchema, idSchema, momentSchema } from './basics'
+export { exactMomentSchema, figureSchema, idSchema, momentSchema, uuidSchema } from './basics'
 export { cardSchema, conditionsSchema } from './card'
 export { contradictionsIn, type Contradiction } from './contradictions'
 export { readDocument, type ReadResult } from './read'

@@ -11,6 +11,16 @@ export function nextEntry(
   stamp: { id: string; at: string; by: string },
 ): Entry {
   const n = run.entries.reduce((last, entry) => Math.max(last, entry.n), 0) + 1
-  const latest = run.entries.reduce((last, entry) => (entry.at > last ? entry.at : last), run.startedAt)
-  return { id: stamp.id, run: run.id, n, at: stamp.at > latest ? stamp.at : latest, by: stamp.by, ...body }
+  const latest = run.entries.reduce(
+    (last, entry) => (Date.parse(entry.at) > Date.parse(last) ? entry.at : last),
+    run.startedAt,
+  )
+  return {
+    id: stamp.id,
+    run: run.id,
+    n,
+    at: Date.parse(stamp.at) > Date.parse(latest) ? stamp.at : latest,
+    by: stamp.by,
+    ...body,
+  }
 }

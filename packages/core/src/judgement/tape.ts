@@ -54,18 +54,28 @@ export function readTape(run: Run): Tape {
 
 const before = (entries: Entry[], a: Entry, b: Entry): boolean => entries.indexOf(a) < entries.indexOf(b)
 
-/** Whether work done after this reading touched what the check reads, so that the reading judges an earlier stage. */
-export function outdated(tape: Tape, prepared: PreparedCard, check: PreparedCheck, entry: ReadingEntry): boolean {
-  return tape.works.some((work) => before(tape.entries, entry, work) && worksOn(prepared, check, work.place))
+/** Whether work done after this reading touched what it read, so that it judges an earlier stage (METHODS 11.4). */
+export function outdated(
+  tape: Tape,
+  prepared: PreparedCard,
+  check: PreparedCheck,
+  entry: ReadingEntry,
+  pair: [string, string] | undefined,
+): boolean {
+  return tape.works.some((work) => before(tape.entries, entry, work) && worksOn(prepared, check, pair, work.place))
 }
 
-/** A place that names no winding or terminal touches every winding. */
-function worksOn({ card, groupOf }: PreparedCard, check: PreparedCheck, place: string): boolean {
-  if (card.windings.some((winding) => winding.id === place)) {
-    const winding = card.windings.find((one) => one.id === place)
-    if (check.touches.has(place)) return true
-    return check.toFrame && check.points.some((point) => groupOf(point.pair[0]).includes(winding?.from ?? ''))
-  }
+/** A place that names no winding or terminal touches every winding; a ground test is touched by any winding of its group. */
+function worksOn(
+  { card, groupOf }: PreparedCard,
+  check: PreparedCheck,
+  pair: [string, string] | undefined,
+  place: string,
+): boolean {
+  const winding = card.windings.find((one) => one.id === place)
+  const grounded = (terminal: string) =>
+    check.toFrame && (pair ?? []).some((one) => one !== 'frame' && groupOf(one).includes(terminal))
+  if (winding) return check.toFrame ? grounded(winding.from) : check.touches.has(place)
   if (!card.terminals.some((terminal) => terminal.id === place)) return true
-  return check.points.some((point) => point.pair.includes(place) || (check.toFrame && point.covers.includes(place)))
+  return (pair ?? []).includes(place) || grounded(place)
 }

@@ -27,7 +27,7 @@ export function planSteps({ card }: Run, prepared: PreparedCard): Step[] {
   const looks = checks.filter(({ check }) => check.kind === 'look')
   const paired = checks.filter((one) => byPair.has(one.check.kind) && one.points.length > 0)
   const acting = paired.filter(({ check }) => check.kind === 'ac-output' || check.kind === 'dc-output')
-  const ground = paired.filter((one) => one.toFrame && !acting.includes(one))
+  const ground = paired.filter((one) => toGround(one) && !acting.includes(one))
   const windings = paired.filter((one) => !acting.includes(one) && !ground.includes(one))
   const answers = checks.filter(({ check }) => check.kind === 'act' || check.kind === 'lamp')
   const cold = card.care.cautions.filter((caution) => !running.includes(caution))
@@ -52,6 +52,11 @@ export function planSteps({ card }: Run, prepared: PreparedCard): Step[] {
     { id: 'finding', kind: 'finding', group: 'finding', cautions: [] },
   ]
 }
+
+/** A test to frame that expects no path; a lead that belongs to frame is read with the windings. */
+const toGround = ({ check, points }: PreparedCheck): boolean =>
+  points.some(({ pair }) => pair.includes('frame')) &&
+  check.limits.some(({ limit }) => limit !== 'derived' && limit.kind === 'open')
 
 const lookStep = (place: string, check?: string): Step => ({
   id: check ?? 'look',

@@ -123,7 +123,7 @@ function standingByCheck({ tape, prepared }: Bench, all: Evaluation[]): Map<stri
   const points = new Map<string, Evaluation>()
   for (const evaluation of all) {
     const { entry, check, point } = evaluation
-    if (tape.gone.has(entry.id) || outdated(tape, prepared, check, entry)) continue
+    if (tape.gone.has(entry.id) || outdated(tape, prepared, check, entry, evaluation.pair)) continue
     points.delete(point)
     points.set(point, evaluation)
   }
