@@ -175,7 +175,7 @@ export const stories: Story[] = [
   },
   {
     tag: 'SQ-0431', card: twin, serial: '18-41007', history: 'used', complaint: ['trips-when-hot'], words: 'cuts out warm, restarts after ten minutes', from: 'the pilot boat',
-    place: 'bench', takenIn: '2026-11-20T07:40:00.000Z', by: 'Ines', startedAt: '2026-11-23T14:00:00.000Z',
+    place: 'bench', takenIn: '2026-11-20T07:40:00.000Z', by: 'Ines', startedAt: '2026-11-24T14:00:00.000Z',
     work: (script) => {
       looked(script, ['cracked'], 'resin cracked at the core')
       safe(script).ready(20)

@@ -43,6 +43,10 @@ export function createApp({
         response.setHeader('X-Request-Id', id)
         return id
       },
+      serializers: {
+        req: ({ id, method, url }: { id: string; method: string; url: string }) => ({ id, method, url }),
+        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+      },
       autoLogging: { ignore: (request) => request.url === '/healthz' || request.url === '/readyz' },
     }),
   )

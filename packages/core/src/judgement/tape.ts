@@ -74,8 +74,8 @@ function worksOn(
 ): boolean {
   const winding = card.windings.find((one) => one.id === place)
   const grounded = (terminal: string) =>
-    check.toFrame && (pair ?? []).some((one) => one !== 'frame' && groupOf(one).includes(terminal))
+    check.toFrame && (pair?.some((one) => one !== 'frame' && groupOf(one).includes(terminal)) ?? false)
   if (winding) return check.toFrame ? grounded(winding.from) : check.touches.has(place)
   if (!card.terminals.some((terminal) => terminal.id === place)) return true
-  return (pair ?? []).includes(place) || grounded(place)
+  return (pair?.includes(place) ?? false) || grounded(place)
 }

@@ -1,4 +1,4 @@
-import type { CautionId, Run } from '../document'
+import type { Card, CautionId } from '../document'
 import type { NeededPoint, PreparedCard, PreparedCheck } from '../judgement'
 
 export type StepGroup = 'meet' | 'safe' | 'leads' | 'windings' | 'ground' | 'act' | 'finding'
@@ -22,7 +22,7 @@ const byPair = new Set(['resistance', 'continuity', 'ac-output', 'dc-output'])
  * The ordered steps of a run: meet the part, make safe, leads, windings, ground, does it act, finding. Pairs come in an order
  * that keeps one clip where it is for as long as possible; a whole comes after its parts.
  */
-export function planSteps({ card }: Run, prepared: PreparedCard): Step[] {
+export function planSteps(card: Card, prepared: PreparedCard): Step[] {
   const checks = [...prepared.checks.values()]
   const looks = checks.filter(({ check }) => check.kind === 'look')
   const paired = checks.filter((one) => byPair.has(one.check.kind) && one.points.length > 0)

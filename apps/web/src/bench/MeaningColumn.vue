@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import KeyButton from '../parts/KeyButton.vue'
+import { useBench } from '../store/bench'
+import { useFigures } from '../words/figures'
+import { cautionFoot, cautionWords } from '../words/kinds'
+import { checkPoints, pairLabel } from '../words/points'
+import { remarkWords } from '../words/remarks'
+
+/** What it means: checks between readings, remarks that do not hold, what the complaint points at, cautions. */
+defineProps<{ asleep: boolean }>()
+const bench = useBench()
+const figures = useFigures()
+const card = computed(() => bench.run?.card)
+
+const sums = computed(() =>
+  (bench.state?.relations ?? []).flatMap((one) => {
+    if (one.relation.kind !== 'sum' || !one.sum || !card.value) return []
+    const parts = one.members.slice(0, -1)
+    const whole = one.members.at(-1)
+    const total = parts.reduce((sum, part) => sum + (part.net ?? 0), 0)
+    const full = Math.max(total, whole?.net ?? 0)
+    return [
+      {
+        id: one.relation.id,
+        holds: one.verdict === 'within',
+        parts: parts.map((part) => ({
+          name: pairLabel(card.value!, part.pair),
+          value: part.net ?? 0,
+          share: (100 * (part.net ?? 0)) / full,
+        })),
+        whole: {
+          name: pairLabel(card.value, whole?.pair),
+          value: whole?.net ?? 0,
+          share: (100 * (whole?.net ?? 0)) / full,
+        },
+        residual: one.sum.residual,
+        allowed: one.sum.allowed,
+      },
+    ]
+  }),
+)
+const others = computed(() =>
+  (bench.state?.relations ?? [])
+    .filter((one) => one.relation.kind !== 'sum' && one.value !== undefined)
+    .map((one) => ({
+      id: one.relation.id,
+      label: one.relation.label,
+      verdict: one.verdict,
+      words:
+        one.relation.kind === 'unbalance' || one.relation.kind === 'equal' || one.relation.kind === 'twin'
+          ? `${figures.plain(one.value ?? 0, 2)} % ±${figures.plain(2 * (one.u ?? 0), 2)}, at most ${one.limits?.max ?? ''} %`
+          : `${figures.plain(one.value ?? 0, 3)}, from ${figures.plain(one.limits?.min ?? 0, 3)} to ${figures.plain(one.limits?.max ?? 0, 3)}`,
+    })),
+)
+const explained = computed(() =>
+  (bench.state?.explained ?? []).map((id) => (card.value ? checkPoints(card.value, id) : id)),
+)
+const remarks = computed(() =>
+  (bench.state?.remarks ?? [])
+    .filter((one) => one.severity !== 'stop' && !one.answered && one.entry !== undefined)
+    .reverse()
+    .slice(0, 2)
+    .map((one) => ({
+      key: `${one.id}${one.entry ?? ''}`,
+      severity: one.severity,
+      ...remarkWords(one, card.value!, figures),
+    })),
+)
+const hints = computed(() => {
+  const complaints = bench.run?.unit.complaint ?? []
+  return (card.value?.hints ?? [])
+    .filter((hint) => typeof hint.when === 'string' && complaints.includes(hint.when))
+    .map((hint) => ({
+      text: hint.text,
+      suspects: hint.suspects.map(placeName),
+      clears: (hint.clears ?? []).map(placeName),
+    }))
+})
+const placeName = (id: string) => card.value?.windings.find((winding) => winding.id === id)?.label ?? id
+const acknowledged = computed(
+  () =>
+    new Set((bench.state?.tape.entries ?? []).flatMap((entry) => (entry.kind === 'caution' ? [entry.caution] : []))),
+)
+const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) => acknowledged.value.has(one)))
+</script>
+
+<template>
+  <aside class="meaning" aria-label="What it means">
+    <section v-for="sum in sums" :key="sum.id">
+      <h2 class="label">Between readings</h2>
+      <p class="names">
+        <span v-for="part in sum.parts" :key="part.name"
+          >{{ part.name }} <strong class="n">{{ figures.plain(part.value) }}</strong></span
+        >
+      </p>
+      <div class="bar">
+        <span
+          v-for="(part, i) in sum.parts"
+          :key="part.name"
+          :class="`part p${i}`"
+          :style="{ width: `${part.share}%` }"
+        />
+      </div>
+      <div class="bar">
+        <span class="whole" :style="{ width: `${sum.whole.share}%` }" /><span
+          v-if="!sum.holds && sum.residual > 0"
+          class="over"
+          :style="{ width: `${100 - sum.whole.share}%` }"
+        />
+      </div>
+      <p class="names">
+        <span
+          >{{ sum.whole.name }} <strong class="n">{{ figures.plain(sum.whole.value) }}</strong></span
+        ><span v-if="sum.holds">adds up</span
+        ><span v-else
+          >{{ sum.residual > 0 ? 'over' : 'short' }} by
+          <strong class="n">{{ figures.plain(Math.abs(sum.residual), 3) }}</strong></span
+        >
+      </p>
+    </section>
+    <section v-for="one in others" :key="one.id">
+      <h2 class="label">{{ one.label }}</h2>
+      <p>
+        <strong>{{
+          one.verdict === 'within' ? 'holds' : one.verdict === 'outside' ? 'does not hold' : 'undecided'
+        }}</strong>: <span class="n">{{ one.words }}</span>
+      </p>
+    </section>
+    <section v-if="explained.length > 0">
+      <p>
+        <strong>{{ explained.join(', ') }}</strong> reads what its parts read: they decide, it is not a second fault.
+      </p>
+    </section>
+    <section v-for="one in remarks" :key="one.key">
+      <h2 class="label">{{ one.severity === 'warn' ? 'Look again' : 'Worth knowing' }}</h2>
+      <p>
+        <strong>{{ one.what }}</strong> {{ one.todo }}
+      </p>
+    </section>
+    <section v-for="hint in hints" :key="hint.text">
+      <h2 class="label">The complaint: {{ hint.text }}</h2>
+      <p>
+        points at <strong>{{ hint.suspects.join(', ') }}</strong><template v-if="hint.clears.length > 0"
+          >, clears {{ hint.clears.join(', ') }}</template
+        >
+      </p>
+    </section>
+    <section v-if="cautions.length > 0">
+      <h2 class="label">Cautions, acknowledged</h2>
+      <p>
+        {{ cautions.map((one) => cautionWords[one]).join(' ') }} <span class="muted">{{ cautionFoot }}</span>
+      </p>
+    </section>
+    <section v-if="bench.run && bench.limit" class="grounds">
+      <KeyButton quiet cap="g" label="grounds" :asleep="asleep" @press="$emit('grounds')" />
+    </section>
+  </aside>
+</template>
+
+<script lang="ts">
+export default { emits: ['grounds'] }
+</script>
+
+<style scoped>
+.meaning {
+  grid-area: meaning;
+  background: var(--panel);
+  border-left: 1px solid var(--hairline);
+  padding: 14px 20px;
+  overflow: auto;
+  display: grid;
+  align-content: start;
+  gap: 12px;
+}
+section {
+  border-bottom: 1px solid var(--hairline);
+  padding-bottom: 12px;
+  display: grid;
+  gap: 4px;
+}
+section.grounds {
+  border: 0;
+}
+.names {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  flex-wrap: wrap;
+}
+.bar {
+  display: flex;
+  height: 18px;
+  margin: 2px 0;
+}
+.part {
+  background: var(--ink);
+  border-right: 2px solid var(--panel);
+}
+.part.p1 {
+  background: var(--muted);
+}
+.whole {
+  border: 2px solid var(--ink);
+}
+.over {
+  background: var(--copper);
+}
+</style>

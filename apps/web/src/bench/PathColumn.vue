@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import type { Mark } from '@sure-spool/contract'
+import { sideOf, type StepGroup, type StepState } from '@sure-spool/core'
+import { computed } from 'vue'
+import VerdictMark from '../parts/VerdictMark.vue'
+import { useBench } from '../store/bench'
+import { takenParts, useFigures } from '../words/figures'
+import { groupWords } from '../words/kinds'
+import { pairLabel } from '../words/points'
+
+/** The path in working order: the group that is worked on stands open, the others as one row each. */
+const bench = useBench()
+const figures = useFigures()
+const order: StepGroup[] = ['meet', 'safe', 'leads', 'windings', 'ground', 'act', 'finding']
+const groups = computed(() =>
+  order
+    .map((group) => ({ group, steps: bench.steps.filter((one) => one.step.group === group) }))
+    .filter(({ steps }) => steps.length > 0),
+)
+const openGroup = computed(() => bench.current?.step.group)
+
+function label({ step }: StepState): string {
+  const card = bench.run?.card
+  if (!card) return ''
+  switch (step.kind) {
+    case 'reading': {
+      const check = card.checks.find((one) => one.id === step.check)
+      return check?.conditions?.state?.includes('flexed')
+        ? `${pairLabel(card, step.point.pair)}, bent`
+        : pairLabel(card, step.point.pair)
+    }
+    case 'answer':
+      return card.checks.find((one) => one.id === step.check)?.label ?? step.check
+    case 'look':
+      return step.place
+    case 'isolate':
+      return 'make safe, isolate'
+    case 'temperature':
+      return 'temperature'
+    case 'leads':
+      return 'zero the leads'
+    case 'frame-proof':
+      return 'prove the frame'
+    case 'finding':
+      return 'finding, decide'
+  }
+}
+
+function mark(one: StepState): Mark | undefined {
+  if (one.status === 'to-do') return undefined
+  if (one.status === 'skipped') return 'skipped'
+  if (one.step.kind === 'reading' || one.step.kind === 'answer')
+    return one.point?.held || one.status === 'held' ? 'none' : (one.point?.verdict ?? 'none')
+  return one.status === 'flagged' ? 'flagged' : 'done'
+}
+const side = (one: StepState) => (one.point?.evaluation ? sideOf(one.point.evaluation) : 'other')
+const value = (one: StepState) => (one.point?.evaluation ? takenParts(one.point.evaluation, figures).digits : '')
+</script>
+
+<template>
+  <nav class="path" aria-label="Path">
+    <section v-for="{ group, steps } in groups" :key="group" :class="{ open: group === openGroup }">
+      <template v-if="group === openGroup">
+        <h2>{{ groupWords[group] }}</h2>
+        <ul>
+          <li v-for="one in steps" :key="one.step.id">
+            <button
+              class="plain step"
+              :class="{ here: one.step.id === bench.stepId, todo: one.status === 'to-do' }"
+              :aria-current="one.step.id === bench.stepId ? 'step' : undefined"
+              @click="bench.goTo(one.step.id)"
+            >
+              <span class="slot"
+                ><VerdictMark v-if="mark(one)" :mark="mark(one) ?? 'none'" :side="side(one)" :size="15"
+              /></span>
+              <span class="words">{{ label(one) }}</span>
+              <span class="n">{{ one.status === 'again' ? 'again' : value(one) }}</span>
+            </button>
+          </li>
+        </ul>
+      </template>
+      <button
+        v-else
+        class="plain group"
+        @click="bench.goTo(steps.find((one) => one.status === 'to-do')?.step.id ?? steps[0]?.step.id ?? null)"
+      >
+        <span class="title">{{ groupWords[group] }}</span>
+        <span class="marks"
+          ><template v-for="one in steps" :key="one.step.id"
+            ><VerdictMark v-if="mark(one)" :mark="mark(one) ?? 'none'" :side="side(one)" :size="12" /><span
+              v-else
+              class="blank"
+              aria-hidden="true" /></template
+        ></span>
+      </button>
+    </section>
+  </nav>
+</template>
+
+<style scoped>
+.path {
+  border-right: 1px solid var(--hairline);
+  overflow: auto;
+  padding: 8px 0;
+}
+h2 {
+  padding: 8px 16px 2px 20px;
+}
+.group {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  min-height: 44px;
+  width: 100%;
+  padding: 2px 14px 2px 20px;
+  font-weight: 600;
+  flex-wrap: wrap;
+}
+.group .title {
+  color: var(--muted);
+}
+.marks {
+  display: flex;
+  gap: 2px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.blank {
+  width: 14px;
+  border-bottom: 2px solid var(--hairline);
+  height: 2px;
+  margin-inline: 3px;
+}
+.step {
+  display: grid;
+  grid-template-columns: 40px 1fr auto;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+  width: 100%;
+  padding: 2px 14px 2px 16px;
+  border-left: 5px solid transparent;
+}
+.step.here {
+  background: var(--tint);
+  border-color: var(--copper);
+  font-weight: 650;
+}
+.step.todo {
+  color: var(--muted);
+}
+.step.here.todo {
+  color: var(--ink);
+}
+.step .n {
+  font-size: 16px;
+}
+.words {
+  min-width: 0;
+  overflow-wrap: anywhere;
+  line-height: 1.2;
+}
+@media (max-width: 900px) {
+  .path {
+    display: flex;
+    flex-wrap: wrap;
+    border-right: 0;
+    border-bottom: 1px solid var(--hairline);
+    padding: 0;
+  }
+  .path section {
+    flex: 1 1 auto;
+    border-right: 1px solid var(--hairline);
+  }
+  .path section.open {
+    flex: 1 1 100%;
+    order: 9;
+    background: var(--tint);
+    border-top: 1px solid var(--hairline);
+  }
+  .open h2 {
+    display: none;
+  }
+  .open ul {
+    display: flex;
+    flex-wrap: wrap;
+  }
+  .step {
+    grid-template-columns: auto auto auto;
+    width: auto;
+    border-left: 0;
+    border-bottom: 5px solid transparent;
+  }
+  .group {
+    padding: 2px 10px;
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 0;
+    justify-content: center;
+  }
+}
+</style>

@@ -1,0 +1,364 @@
+<script setup lang="ts">
+import { parseReading, runState, typedReading, type Evaluation } from '@sure-spool/core'
+import { computed } from 'vue'
+import KeyButton from '../parts/KeyButton.vue'
+import PlugFace from '../parts/PlugFace.vue'
+import ReadingRuler from '../parts/ReadingRuler.vue'
+import { heldWords, holdPlug } from '../parts/plugLayout'
+import { useHold } from '../parts/useHold'
+import VerdictMark from '../parts/VerdictMark.vue'
+import { sideOf } from '@sure-spool/core'
+import { useBench } from '../store/bench'
+import { useShop } from '../store/shop'
+import { takenParts, useFigures } from '../words/figures'
+import { verdictWords } from '../words/kinds'
+import { pairLabel } from '../words/points'
+import { reasonLine } from '../words/reasons'
+import { isBare, keptText, type Line } from './line'
+
+/** A pair to touch: the plug as it is held, the figure, its ruler and its reason; live while a number is typed. */
+const props = defineProps<{ line: Line | null; problem: string; asleep: boolean }>()
+const emit = defineEmits<{ type: [text: string] }>()
+const bench = useBench()
+const shop = useShop()
+const figures = useFigures()
+const step = computed(() => (bench.current?.step.kind === 'reading' ? bench.current.step : undefined))
+const pair = computed(() => step.value?.point.pair)
+
+const plugs = computed(() => {
+  const all = bench.run?.card.plugs ?? []
+  const touched = all.filter((plug) =>
+    plug.cavities.some((cavity) => cavity.terminal !== null && pair.value?.includes(cavity.terminal)),
+  )
+  return touched.length > 0 ? touched : all.slice(0, 1)
+})
+const { hold, flip, turn } = useHold(() => `${bench.run?.card.id ?? ''}.${plugs.value[0]?.id ?? ''}`)
+const seen = computed(() =>
+  plugs.value.map((plug) => heldWords(holdPlug(plug, hold.value.flipped, hold.value.turns))).join('; '),
+)
+defineExpose({ flip, turn })
+
+/** The typed number judged as if it were kept: the same core, a tape one entry longer. */
+const live = computed<Evaluation | undefined>(() => {
+  const { run, check } = bench
+  if (!props.line || !run || !check || !step.value) return undefined
+  const text = keptText(props.line)
+  const parsed = parseReading({ text, quantity: bench.quantity, decimalComma: shop.settings.decimalComma })
+  if (parsed.kind !== 'value' && parsed.kind !== 'spread') return undefined
+  const made = typedReading(text, bench.quantity, shop.settings.decimalComma, {
+    ...(bench.meter ? { instrument: bench.meter.id } : {}),
+    contact: bench.contact,
+    pair: step.value.point.pair,
+    ...(check.check.conditions ? { conditions: check.check.conditions } : {}),
+  })
+  if ('problem' in made) return undefined
+  const n = Math.max(0, ...run.entries.map((entry) => entry.n)) + 1
+  const entry = {
+    id: 'live',
+    run: run.id,
+    n,
+    at: new Date().toISOString(),
+    by: '',
+    kind: 'reading' as const,
+    check: check.check.id,
+    reading: made.reading,
+  }
+  return runState({ ...run, entries: [...run.entries, entry] }).evaluations.get('live')
+})
+const retaking = computed(() => bench.doing !== null)
+const own = computed(() => (retaking.value ? undefined : bench.evaluationOf(bench.current?.entry)))
+const shown = computed(() =>
+  props.line ? live.value : (own.value ?? (retaking.value ? undefined : bench.lastReading)),
+)
+const isOther = computed(() => props.line === null && shown.value !== undefined && shown.value !== own.value)
+const heldIds = computed(
+  () =>
+    new Set(
+      (bench.state?.checks ?? []).flatMap((one) =>
+        one.points.flatMap((point) => (point.held && point.evaluation ? [point.evaluation.entry.id] : [])),
+      ),
+    ),
+)
+const held = computed(() => shown.value !== undefined && heldIds.value.has(shown.value.entry.id))
+
+const digits = computed(() => {
+  if (props.line) return props.line.text === '' ? ' ' : props.line.text
+  return shown.value ? takenParts(shown.value, figures).digits : '–'
+})
+const unit = computed(() => {
+  if (props.line)
+    return isBare(props.line.text) ? `${props.line.prefix}${bench.quantity === 'voltage' ? 'V' : 'Ω'}` : ''
+  return shown.value ? takenParts(shown.value, figures).unit : ''
+})
+const prefixNames: Record<string, string> = { k: 'kilo', M: 'mega', G: 'giga', m: 'milli' }
+const prefixName = computed(() =>
+  props.line && isBare(props.line.text) && bench.limit?.expectOpen
+    ? (prefixNames[props.line.prefix] ?? 'plain ohms')
+    : '',
+)
+const rulerOf = computed(() => shown.value ?? undefined)
+const band = computed(() => (rulerOf.value ? (rulerOf.value.limit?.band ?? {}) : (bench.limit?.band ?? {})))
+const past = computed(() => {
+  const here = shown.value
+  const { tape } = bench.state ?? {}
+  if (!here || !tape) return []
+  return [...(bench.state?.evaluations.values() ?? [])]
+    .filter(
+      (one) =>
+        one.point === here.point && one.entry.id !== here.entry.id && tape.gone.get(one.entry.id)?.how === 'retaken',
+    )
+    .flatMap((one) =>
+      one.judged === undefined && one.net === undefined ? [] : [{ value: one.judged ?? one.net ?? 0, label: 'before' }],
+    )
+})
+const aim = computed(() => {
+  const sum = bench.state?.relations.find(
+    (one) => one.relation.kind === 'sum' && one.verdict === 'outside' && one.members.at(-1) === shown.value,
+  )
+  if (!sum?.sum) return undefined
+  return { value: sum.sum.impliedWhole, label: `parts add to ${figures.plain(sum.sum.impliedWhole)}` }
+})
+const verdictLine = computed(() => {
+  const one = shown.value
+  if (!one) return ''
+  const verdict = held.value ? `${verdictWords[one.verdict]}, but held` : verdictWords[one.verdict]
+  const reason = reasonLine(one, figures)
+  return reason === '' ? verdict : `${verdict}: ${reason}`
+})
+const conditionsLine = computed(() => {
+  const one = shown.value
+  if (!one || one.u === undefined) return ''
+  const parts = [`±${figures.expanded(one.u, one.quantity)}`]
+  if (one.leads) parts.push(one.leads.from === 'assumed' ? '0.2 Ω of leads assumed' : 'less leads')
+  if (one.reference && one.temperature?.partC !== undefined)
+    parts.push(
+      `part at ${figures.plain(one.temperature.partC, 3)} °C${one.temperature.from === 'measured' ? '' : ', not measured'}`,
+    )
+  return parts.join(', ')
+})
+const instruction = computed(() => {
+  const { check, meter } = bench
+  if (!check) return ''
+  const lines = []
+  if (bench.quantity === 'voltage')
+    lines.push(`AC volts${check.check.conditions?.rpm ? ` at ${check.check.conditions.rpm} rpm` : ''}.`)
+  else if (meter?.ranging === 'hand') lines.push(`On ${bench.rangeAsked}.`)
+  else lines.push(`On ${bench.rangeAsked || 'ohms'} or auto.`)
+  if (check.check.how?.either) lines.push('Leads may be swapped.')
+  if (check.check.how?.note) lines.push(check.check.how.note)
+  else if (check.toFrame) lines.push('Bare metal, not paint.')
+  return lines.join(' ')
+})
+const cautions = computed(() => bench.current?.step.cautions ?? [])
+</script>
+
+<template>
+  <div class="reading-work">
+    <p class="instruction">{{ instruction }}</p>
+    <slot name="cautions" :cautions="cautions" />
+    <div class="middle">
+      <div class="plug">
+        <PlugFace
+          v-for="plug in plugs"
+          :key="plug.id"
+          :card="bench.run!.card"
+          :plug="plug"
+          :ring="pair"
+          :flipped="hold.flipped"
+          :turns="hold.turns"
+        />
+        <p class="seen">
+          <span>{{ seen }}</span><KeyButton quiet cap="f" label="flip" :asleep="asleep" @press="flip" />
+        </p>
+      </div>
+      <div class="figure-side">
+        <p v-if="isOther && shown" class="caption">{{ pairLabel(bench.run!.card, shown.pair) }}, just read</p>
+        <p v-else-if="line" class="caption">typing, Enter keeps</p>
+        <p v-else-if="retaking" class="caption">
+          {{ bench.doing?.mistyped ? 'what does the meter show?' : 'lift the probes, then touch again' }}
+        </p>
+        <label class="figure-box">
+          <span class="unseen">Type the reading</span>
+          <input
+            class="tap"
+            data-line
+            inputmode="decimal"
+            autocomplete="off"
+            tabindex="-1"
+            :value="line?.text ?? ''"
+            @input="emit('type', ($event.target as HTMLInputElement).value)"
+          />
+          <span
+            class="big n"
+            :class="{ long: digits.length > 6, longer: digits.length > 9, open: line !== null, other: isOther }"
+            data-testid="figure"
+            >{{ digits }}</span
+          >
+          <span class="unit n">{{ unit }}</span>
+          <span v-if="prefixName" class="prefix">{{ prefixName }}</span>
+        </label>
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <template v-else-if="shown">
+          <p class="verdict">
+            <VerdictMark :mark="held ? 'none' : shown.verdict" :side="sideOf(shown)" :size="19" /><span
+              data-testid="verdict"
+              >{{ verdictLine }}</span
+            >
+          </p>
+          <p class="conditions">{{ conditionsLine }}</p>
+        </template>
+      </div>
+    </div>
+    <ReadingRuler
+      v-if="band.min !== undefined || band.max !== undefined"
+      :value="rulerOf?.judged ?? rulerOf?.net"
+      :u="rulerOf?.u ?? rulerOf?.netU"
+      :bound="rulerOf?.bound"
+      :min="band.min"
+      :max="band.max"
+      :quantity="rulerOf?.quantity ?? bench.quantity"
+      :verdict="rulerOf?.verdict"
+      :held="held || line !== null"
+      :ticks="past"
+      :aim="aim"
+    />
+    <p class="unseen" aria-live="polite">
+      {{
+        line === null && shown
+          ? `${pairLabel(bench.run!.card, shown.pair)} ${takenParts(shown, figures).digits} ${takenParts(shown, figures).unit}, ${verdictLine}`
+          : ''
+      }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.reading-work {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-height: 0;
+  flex: 1;
+}
+.instruction {
+  font-size: 18px;
+}
+.middle {
+  display: grid;
+  grid-template-columns: minmax(240px, 44%) 1fr;
+  gap: 24px;
+  align-items: start;
+}
+.plug {
+  min-width: 0;
+  display: grid;
+  gap: 4px;
+}
+.plug :deep(svg) {
+  max-height: 214px;
+}
+.seen {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  color: var(--muted);
+  font-size: 16px;
+}
+.figure-side {
+  min-width: 0;
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.caption {
+  color: var(--muted);
+  min-height: 22px;
+}
+.figure-box {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  border-bottom: 2px solid var(--ink);
+  min-height: 108px;
+  position: relative;
+  cursor: text;
+  flex-wrap: nowrap;
+  overflow: hidden;
+}
+.tap {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  width: 100%;
+  border: 0;
+}
+.figure-box:focus-within {
+  border-color: var(--copper);
+}
+.big {
+  font-size: 92px;
+  font-weight: 700;
+  line-height: 1.1;
+  letter-spacing: -0.03em;
+}
+.big.long {
+  font-size: 68px;
+}
+.big.longer {
+  font-size: 44px;
+  overflow: hidden;
+}
+.big.open {
+  color: var(--ink);
+  border-right: 4px solid var(--copper);
+}
+.big.other {
+  color: var(--muted);
+}
+.unit {
+  font-size: 38px;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.prefix {
+  font-size: 20px;
+  color: var(--copper);
+  font-weight: 650;
+}
+.verdict {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  font-size: 18px;
+  font-weight: 600;
+  line-height: 1.25;
+}
+.conditions {
+  color: var(--muted);
+}
+.problem {
+  color: var(--outside);
+  font-weight: 650;
+  font-size: 18px;
+}
+@media (max-width: 1100px) {
+  .big {
+    font-size: 66px;
+  }
+  .big.long {
+    font-size: 56px;
+  }
+  .unit {
+    font-size: 30px;
+  }
+}
+@media (max-width: 900px) {
+  .middle {
+    grid-template-columns: 1fr 1fr;
+  }
+  .big {
+    font-size: 88px;
+  }
+}
+</style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import type { Firing, Remark } from '@sure-spool/core'
+import { computed } from 'vue'
+import KeyButton from '../parts/KeyButton.vue'
+import VerdictMark from '../parts/VerdictMark.vue'
+import { useBench } from '../store/bench'
+import { useFigures } from '../words/figures'
+import { remarkWords } from '../words/remarks'
+import type { Answer } from './answers'
+
+/** A remark that holds the step, with its three lettered answers. */
+const props = defineProps<{ remark: Remark & Partial<Firing>; answers: { a: Answer; b: Answer }; asleep: boolean }>()
+defineEmits<{ keep: [] }>()
+const bench = useBench()
+const figures = useFigures()
+const words = computed(() => (bench.run ? remarkWords(props.remark, bench.run.card, figures) : { what: '', todo: '' }))
+</script>
+
+<template>
+  <section class="remark" role="alert" aria-label="Remark">
+    <p class="words">
+      <VerdictMark mark="none" :size="18" /><span
+        ><strong>{{ words.what }}</strong> {{ words.todo }}</span
+      >
+    </p>
+    <div class="answers">
+      <KeyButton main cap="a" :label="answers.a.label" :asleep="asleep" @press="answers.a.act()" />
+      <KeyButton cap="b" :label="answers.b.label" :asleep="asleep" @press="answers.b.act()" />
+      <KeyButton cap="c" label="keep, say why" :asleep="asleep" @press="$emit('keep')" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.remark {
+  background: var(--tint);
+  border-top: 3px solid var(--copper);
+  padding: 14px 28px;
+  display: grid;
+  gap: 12px;
+}
+.words {
+  font-size: 19px;
+  display: flex;
+  gap: 14px;
+  align-items: baseline;
+  line-height: 1.3;
+}
+.answers {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr 1fr;
+  gap: 12px;
+}
+.answers :deep(.key-button) {
+  min-height: 50px;
+  font-size: 17px;
+}
+@media (max-width: 900px) {
+  .answers {
+    grid-template-columns: 1fr 1fr;
+  }
+  .answers > :first-child {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import type { Card, Step } from '@sure-spool/core'
+import { computed } from 'vue'
+import { wirePaint } from '../look/wires'
+import { terminalOf } from '../words/points'
+
+/** What to do now, biggest on the screen. The wires named are underlined in their colours. */
+const props = defineProps<{ step: Step; card: Card; again: string }>()
+const pair = computed(() =>
+  props.step.kind === 'reading'
+    ? props.step.point.pair.map((id) => ({ id, terminal: terminalOf(props.card, id) }))
+    : [],
+)
+const check = computed(() =>
+  'check' in props.step
+    ? props.card.checks.find((one) => one.id === (props.step as { check?: string }).check)
+    : undefined,
+)
+const verb = computed(() => {
+  if (props.again !== '') return props.again
+  if (check.value?.conditions?.state?.includes('flexed')) return 'Bend the lead, touch'
+  return check.value?.kind === 'ac-output' ? 'At speed, touch' : 'Touch'
+})
+const plain: Partial<Record<Step['kind'], string>> = {
+  look: 'Look at the part',
+  isolate: 'Make it safe',
+  temperature: 'How warm is it?',
+  leads: 'Touch the tips together',
+  'frame-proof': 'Touch both tips to bare frame',
+  finding: 'What was found',
+}
+</script>
+
+<template>
+  <h1 class="title" aria-live="polite">
+    <template v-if="step.kind === 'reading'">
+      {{ verb }}
+      <template v-for="({ id, terminal }, i) in pair" :key="id">
+        <template v-if="i === 1"> and </template>
+        <span
+          class="wire"
+          :class="{ bare: !terminal?.wire }"
+          :style="
+            terminal?.wire
+              ? {
+                  '--wire': wirePaint[terminal.wire.base],
+                  '--tracer': wirePaint[terminal.wire.tracer ?? terminal.wire.base],
+                }
+              : {}
+          "
+          >{{ terminal?.label ?? id }}</span
+        >
+      </template>
+    </template>
+    <template v-else>{{ step.kind === 'answer' ? check?.label : plain[step.kind] }}</template>
+  </h1>
+</template>
+
+<style scoped>
+.title {
+  font-size: 42px;
+}
+.wire {
+  position: relative;
+  display: inline-block;
+  white-space: nowrap;
+  padding-bottom: 13px;
+}
+.wire::after {
+  content: '';
+  position: absolute;
+  left: 0;
+  right: 0;
+  bottom: 1px;
+  height: 9px;
+  border: 1px solid var(--wire-edge);
+  background: var(--tracer);
+  box-shadow: inset 0 0 0 2.5px var(--wire);
+}
+.wire.bare::after {
+  background: none;
+  border-width: 0 0 2px;
+}
+@media (max-width: 1100px) {
+  .title {
+    font-size: 34px;
+  }
+}
+@media (max-width: 900px) {
+  .title {
+    font-size: 40px;
+  }
+}
+</style>

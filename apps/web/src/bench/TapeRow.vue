@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { sideOf, type Entry } from '@sure-spool/core'
+import { computed, nextTick, ref, watch } from 'vue'
+import KeyButton from '../parts/KeyButton.vue'
+import VerdictMark from '../parts/VerdictMark.vue'
+import { useBench } from '../store/bench'
+import { takenParts, useFigures } from '../words/figures'
+import { decisionWords, isolationWords, lookWords } from '../words/kinds'
+import { pairLabel } from '../words/points'
+
+/** The tape: everything in order, superseded readings struck with how. */
+const props = defineProps<{ asleep: boolean }>()
+defineEmits<{ undo: [] }>()
+const bench = useBench()
+const figures = useFigures()
+const strip = ref<HTMLElement | null>(null)
+const hidden = new Set(['take-back', 'caution'])
+const clock = (at: string) =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(new Date(at))
+
+interface Slip {
+  id: string
+  head: string
+  figure: string
+  unit: string
+  foot: string
+  mark: 'within' | 'borderline' | 'outside' | 'none' | 'done' | 'flagged' | 'skipped' | undefined
+  side: 'high' | 'low' | 'other'
+  struck: boolean
+}
+
+const slips = computed<Slip[]>(() => {
+  const { state } = bench
+  if (!state) return []
+  return state.tape.entries.filter((entry) => !hidden.has(entry.kind)).map((entry) => slipOf(entry))
+})
+
+function slipOf(entry: Entry): Slip {
+  const { tape, run } = bench.state ?? {}
+  const gone = tape?.gone.get(entry.id)
+  const undone = tape?.takenBack.has(entry.id) ?? false
+  const base = {
+    id: entry.id,
+    figure: '',
+    unit: '',
+    foot: clock(entry.at),
+    mark: undefined,
+    side: 'other' as const,
+    struck: gone !== undefined || undone,
+  }
+  const how = gone
+    ? { 'taken-back': 'taken back', retaken: 'taken again', mistyped: 'mistyped' }[gone.how]
+    : undone
+      ? 'taken back'
+      : ''
+  switch (entry.kind) {
+    case 'reading': {
+      const evaluation = bench.evaluationOf(entry.id)
+      if (!evaluation || !run) return { ...base, head: entry.check }
+      const held =
+        bench.state?.checks.some((check) =>
+          check.points.some((point) => point.held && point.evaluation?.entry.id === entry.id),
+        ) ?? false
+      const { digits, unit } = takenParts(evaluation, figures)
+      return {
+        ...base,
+        head: pairLabel(run.card, evaluation.pair) || evaluation.check.check.label,
+        figure: digits,
+        unit,
+        mark: gone ? undefined : held ? 'none' : evaluation.verdict,
+        side: sideOf(evaluation),
+        foot: `${clock(entry.at)} ${how || (held ? 'held' : evaluation.verdict === 'within' ? '' : evaluation.verdict === 'none' ? 'not judged' : evaluation.verdict)}`,
+      }
+    }
+    case 'lead-check':
+      return {
+        ...base,
+        head: 'leads together',
+        figure: entry.text,
+        unit: 'Ω',
+        mark: 'done',
+        foot: `${clock(entry.at)} ${entry.how === 'hardware' ? 'zeroed' : 'taken off'} ${how}`,
+      }
+    case 'temperature':
+      return {
+        ...base,
+        head: entry.part === 'room' ? 'room' : 'part',
+        figure: figures.plain(entry.partC ?? entry.roomC ?? 0),
+        unit: '°C',
+      }
+    case 'proof':
+      return { ...base, head: 'same metal', figure: entry.text ?? '', unit: entry.text ? 'Ω' : '', mark: 'done' }
+    case 'isolation':
+      return {
+        ...base,
+        head: 'isolated',
+        figure: '',
+        foot: `${clock(entry.at)} ${isolationWords[entry.state]}`,
+        mark: 'done',
+      }
+    case 'look':
+      return {
+        ...base,
+        head: entry.what.map((what) => lookWords[what]).join(', '),
+        mark: entry.what.every((what) => what === 'sound') ? 'done' : 'flagged',
+        foot: `${clock(entry.at)} ${entry.words ?? ''}`,
+      }
+    case 'skip':
+      return { ...base, head: 'skipped', mark: 'skipped', foot: `${clock(entry.at)} ${entry.reason}` }
+    case 'answer':
+      return { ...base, head: 'kept, because', foot: `${clock(entry.at)} ${entry.reason}` }
+    case 'note':
+      return { ...base, head: 'note', foot: `${clock(entry.at)} ${entry.words}` }
+    case 'decision':
+      return { ...base, head: `decided: ${decisionWords[entry.what]}`, foot: `${clock(entry.at)} ${entry.why}` }
+    default:
+      return { ...base, head: entry.kind }
+  }
+}
+
+watch(
+  () => slips.value.length,
+  () => void nextTick(() => strip.value?.scrollTo({ left: strip.value.scrollWidth })),
+  { immediate: true },
+)
+const counts = computed(() => {
+  const all = slips.value.filter((one) => !one.struck)
+  return (['within', 'borderline', 'outside', 'none'] as const).map((mark) => ({
+    mark,
+    count: all.filter((one) => one.mark === mark).length,
+  }))
+})
+defineExpose({ props })
+</script>
+
+<template>
+  <footer class="tape">
+    <div class="head">
+      <p class="strong">
+        Tape
+        <span class="counts"
+          ><template v-for="one in counts" :key="one.mark"
+            ><VerdictMark :mark="one.mark" :size="11" /><span class="n">{{ one.count }}</span></template
+          ></span
+        >
+      </p>
+      <KeyButton quiet cap="Backspace" label="undo last" :asleep="asleep" @press="$emit('undo')" />
+    </div>
+    <ol ref="strip" class="strip" tabindex="0" aria-label="Tape, oldest first">
+      <li v-for="(slip, i) in slips" :key="slip.id" :class="{ last: i === slips.length - 1 }">
+        <p class="what">{{ slip.head }}</p>
+        <p class="fig">
+          <VerdictMark v-if="slip.mark" :mark="slip.mark" :side="slip.side" :size="15" /><span
+            class="n"
+            :class="{ struck: slip.struck }"
+            >{{ slip.figure }}<small v-if="slip.unit"> {{ slip.unit }}</small></span
+          >
+        </p>
+        <p class="foot">{{ slip.foot }}</p>
+      </li>
+    </ol>
+  </footer>
+</template>
+
+<style scoped>
+.tape {
+  grid-area: tape;
+  display: flex;
+  border-top: 1px solid var(--ink);
+  background: var(--panel);
+  min-width: 0;
+  height: 104px;
+}
+.head {
+  flex: none;
+  width: 236px;
+  padding: 8px 12px 0 20px;
+  border-right: 1px solid var(--hairline);
+  display: grid;
+  align-content: start;
+}
+.counts {
+  display: inline-flex;
+  gap: 3px;
+  align-items: center;
+  font-weight: 400;
+  margin-left: 6px;
+  font-size: 15px;
+}
+.strip {
+  display: flex;
+  overflow-x: auto;
+  flex: 1;
+  min-width: 0;
+}
+.strip li {
+  flex: 0 0 auto;
+  width: 180px;
+  padding: 9px 14px;
+  border-right: 1px dashed var(--hairline);
+  min-width: 0;
+}
+.strip li.last {
+  background: var(--tint);
+}
+.strip p {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.fig {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 31px;
+}
+.fig .n {
+  font-size: 22px;
+  font-weight: 600;
+}
+small {
+  font-size: 16px;
+  font-weight: 400;
+}
+.foot {
+  color: var(--muted);
+  font-size: 15px;
+}
+@media (max-width: 900px) {
+  .head {
+    width: 150px;
+  }
+}
+</style>

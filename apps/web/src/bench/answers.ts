@@ -1,0 +1,120 @@
+import type { Firing, Remark, RemarkId, RunState } from '@sure-spool/core'
+import { checkPoints } from '../words/points'
+import type { useBench } from '../store/bench'
+import type { useFigures } from '../words/figures'
+
+/** One lettered answer to a remark that holds the step. */
+export interface Answer {
+  label: string
+  act: () => void
+}
+
+type Bench = ReturnType<typeof useBench>
+
+/** Reasons offered for keeping a reading in spite of a remark; another can be typed. */
+export const keepReasons: Partial<Record<RemarkId, string[]>> = {
+  'prefix-jump': ['the meter shows it so', 'read twice, both alike', 'another part than the card'],
+  'prefix-decides': ['the meter shows plain ohms', 'read twice, both alike', 'another part than the card'],
+  'sum-off': ['read twice, both alike', 'not wired as the card draws it', 'no time, to be read again'],
+  'not-isolated': ['nothing is in parallel here', 'cannot be unplugged', 'only a rough look'],
+  'leads-matter': ['leads are known to be short', 'no way to zero here', 'only a rough look'],
+}
+const plainReasons = ['read twice, both alike', 'the meter shows it so', 'to be looked at later']
+
+export const reasonsFor = (id: RemarkId): string[] => keepReasons[id] ?? plainReasons
+
+/**
+ * What mends the matter (`a`) and how to take it again (`b`), by remark. `c`, keeping it with a reason, is the same for all.
+ * @param remark the one that holds, or that is due before the step is touched
+ */
+export function answersTo(
+  remark: Remark & Partial<Firing>,
+  bench: Bench,
+  state: RunState,
+  figures: ReturnType<typeof useFigures>,
+): { a: Answer; b: Answer } {
+  const entry = remark.entry ?? ''
+  const again: Answer = { label: 'take this again', act: () => bench.takeAgain(entry, false, 'taken again') }
+  const go = (label: string, step: string): Answer => ({ label, act: () => bench.goTo(step) })
+  const retype = (label: string, text: string): Answer => ({
+    label,
+    act: () => {
+      bench.takeAgain(entry, true, 'mistyped')
+      bench.keepTyped(text)
+    },
+  })
+  const first = (answer: Answer) => ({ a: answer, b: again })
+  switch (remark.id) {
+    case 'prefix-jump':
+    case 'prefix-decides': {
+      const right = Number(remark.params['value'] ?? 0) * Number(remark.params['factor'] ?? 1)
+      return first(retype(`it was ${figures.bound(right, bench.quantity)}`, plainText(right)))
+    }
+    case 'milli-or-mega':
+      return first(retype('it was mega', String(remark.params['text'] ?? '').replace(/m\s*$/, 'M')))
+    case 'one-or-over':
+    case 'zero-or-open':
+      return first(
+        retype(
+          'it was over range',
+          bench.rangeAsked === '' ? 'OL' : `OL ${bench.rangeAsked.replace('\u2009', '').replace('Ω', '')}`,
+        ),
+      )
+    case 'over-on-low-range':
+      return { a: { label: 'go to the higher range, again', act: again.act }, b: again }
+    case 'negative':
+    case 'leads-matter':
+      return {
+        a: go('zero the leads', 'leads'),
+        b: remark.entry === undefined ? go('another meter', bench.stepId) : again,
+      }
+    case 'not-isolated':
+      return {
+        a: go('make it safe first', 'isolate'),
+        b: remark.entry === undefined ? go('look at the part', 'look') : again,
+      }
+    case 'sum-off':
+    case 'beyond-physics':
+      return first(
+        reclip(
+          String(remark.params['likelyEntry'] ?? entryOf(state, String(remark.params['part'] ?? ''))),
+          bench,
+          state,
+        ),
+      )
+    case 'one-open-of-three':
+      return first(reclip(entryOf(state, String(remark.params['open'] ?? '')), bench, state))
+    case 'retest-missing': {
+      const check = String(remark.params['checks'] ?? '').split(' ')[0] ?? ''
+      const step = bench.steps.find((one) => 'check' in one.step && one.step.check === check)?.step.id ?? 'finding'
+      return { a: go('test it now', step), b: go('back to the path', step) }
+    }
+    default:
+      return first(again)
+  }
+}
+
+const entryOf = (state: RunState, check: string): string =>
+  state.tape.readings.filter((one) => one.check === check && !state.tape.gone.has(one.id)).at(-1)?.id ?? ''
+
+function reclip(entry: string, bench: Bench, state: RunState): Answer {
+  const check = state.evaluations.get(entry)?.check.check.id ?? ''
+  return {
+    label: `re-clip ${checkPoints(state.run.card, check)}`,
+    act: () => {
+      bench.setContact('clips')
+      bench.takeAgain(entry, false, 'clipped on')
+    },
+  }
+}
+
+/** A figure as a person would type it, with a prefix where it is large. */
+function plainText(value: number): string {
+  for (const [size, prefix] of [
+    [1e9, 'G'],
+    [1e6, 'M'],
+    [1e3, 'k'],
+  ] as const)
+    if (value >= size) return `${Number((value / size).toPrecision(9))}${prefix}`
+  return String(Number(value.toPrecision(9)))
+}

@@ -1,0 +1,427 @@
+<script setup lang="ts">
+import type { CardRecord, CardView } from '@sure-spool/contract'
+import {
+  complaintIds,
+  expectedOf,
+  prepareCard,
+  quantityOf,
+  type Card,
+  type ComplaintId,
+  type PreparedLimit,
+} from '@sure-spool/core'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import KeyButton from '../parts/KeyButton.vue'
+import { isTaken, useKeys } from '../parts/keys'
+import PlugFace from '../parts/PlugFace.vue'
+import { heldWords, holdPlug } from '../parts/plugLayout'
+import { useHold } from '../parts/useHold'
+import VerdictMark from '../parts/VerdictMark.vue'
+import WindingLine from '../parts/WindingLine.vue'
+import { ask } from '../store/api'
+import { keepCard } from '../store/bench'
+import { readCopy, keepCopy } from '../store/kept'
+import { useFigures } from '../words/figures'
+import { cautionFoot, cautionWords, complaintWords, familyWords, gradeWords } from '../words/kinds'
+import { pairLabel } from '../words/points'
+import UnitStrip from './UnitStrip.vue'
+
+/** One card: its face, windings, limits side by side with who says so, and the shop's own units as strokes over them. */
+const props = defineProps<{ id: string }>()
+const router = useRouter()
+const figures = useFigures()
+const view = ref<CardView>()
+const record = ref<CardRecord>()
+const problem = ref('')
+const card = computed<Card | undefined>(() => view.value?.card)
+
+watch(
+  () => props.id,
+  async (id) => {
+    const copy = await readCopy<CardView>(`view:${id}`)
+    if (copy) view.value = copy
+    try {
+      view.value = await ask<CardView>(`/cards/${id}`)
+      record.value = await ask<CardRecord>(`/cards/${id}/record`)
+      await keepCopy(`view:${id}`, view.value)
+      await keepCard(view.value.card)
+    } catch (error) {
+      if (!view.value) problem.value = error instanceof Error ? error.message : String(error)
+    }
+  },
+  { immediate: true },
+)
+
+const { hold, flip, turn } = useHold(() => `${props.id}.${card.value?.plugs[0]?.id ?? ''}`)
+const rows = computed(() => {
+  const one = card.value
+  if (!one) return []
+  const prepared = prepareCard({ card: one, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
+  return [...prepared.checks.values()]
+    .filter((check) => check.check.kind !== 'look')
+    .map((check) => {
+      const seen = new Map<string, PreparedLimit & { forHistory: string }>()
+      for (const history of ['used', 'new', 'rewound'] as const)
+        for (const limit of check.limits[history]) {
+          const key = `${limit.limit.id} ${limit.band.min} ${limit.band.max}`
+          if (!seen.has(key))
+            seen.set(key, {
+              ...limit,
+              forHistory: limit.limit.for === 'any' && history !== 'used' ? history : limit.limit.for,
+            })
+        }
+      return {
+        id: check.check.id,
+        label: check.check.label,
+        points: check.points.map((point) => pairLabel(one, point.pair)).join(', '),
+        required: check.check.required,
+        quantity: quantityOf(check.check),
+        conditions: check.check.conditions,
+        readings: (record.value?.readings ?? []).filter((reading) => reading.check === check.check.id),
+        limits: [...seen.values()].map((limit) => ({
+          limit,
+          source: one.sources.find((source) => source.id === limit.limit.source),
+        })),
+        middle: expectedOf(check.limits.used[0]?.band ?? {}),
+      }
+    })
+})
+const complaints = computed(() => {
+  const one = card.value
+  if (!one) return []
+  return one.hints.flatMap((hint) =>
+    typeof hint.when === 'string' && (complaintIds as readonly string[]).includes(hint.when)
+      ? [
+          {
+            when: hint.when as ComplaintId,
+            text: hint.text,
+            suspects: hint.suspects.map(named),
+            clears: (hint.clears ?? []).map(named),
+          },
+        ]
+      : [],
+  )
+})
+const named = (id: string) => card.value?.windings.find((winding) => winding.id === id)?.label ?? id
+const cameBack = computed(
+  () => new Set((record.value?.readings ?? []).filter((one) => one.cameBack).map((one) => one.tag)),
+)
+const headline = computed(() => {
+  const one = card.value
+  if (!one) return ''
+  const best = one.sources.some((source) => source.grade === 'maker') ? 'Maker’s figures' : 'No maker’s figures'
+  const units = record.value?.units ?? 0
+  if (units === 0) return `${best}, and no unit of it tested here yet.`
+  return `${best}, and ${units} ${units === 1 ? 'unit' : 'units'} of it tested here.`
+})
+const bandText = ({ band, limit }: PreparedLimit, quantity: ReturnType<typeof quantityOf>) => {
+  const { min, max } = band
+  if (min !== undefined && max !== undefined) return `${figures.bound(min, quantity)} – ${figures.bound(max, quantity)}`
+  if (min !== undefined)
+    return limit.limit !== 'derived' && limit.limit.kind === 'open'
+      ? `open, ${figures.bound(min, quantity)} or more`
+      : `at least ${figures.bound(min, quantity)}`
+  return max === undefined ? 'no figure' : `at most ${figures.bound(max, quantity)}`
+}
+const takeIn = () => void router.push({ name: 'queue', query: { take: props.id } })
+useKeys((event) => {
+  if (isTaken(event)) return false
+  if (event.key === 'Enter' || event.key === 'i') takeIn()
+  else if (event.key === 'f') flip()
+  else if (event.key === 'F') turn()
+  else if (event.key === 'p') window.print()
+  else if (event.key === '/' || event.key === 'Escape') void router.push({ name: 'cards' })
+  else return false
+  return true
+})
+</script>
+
+<template>
+  <main v-if="card" class="card">
+    <header class="unit">
+      <p>
+        <strong>{{ card.name.maker }} {{ card.name.model }}</strong> <span>{{ familyWords[card.family] }}</span>
+        <span v-if="card.name.partNumbers.length"
+          >part <span class="n">{{ card.name.partNumbers.join(', ') }}</span></span
+        >
+        <span class="muted">revision {{ card.revision }}, {{ card.state }}</span>
+      </p>
+      <p class="acts">
+        <KeyButton quiet cap="/" label="find" @press="router.push({ name: 'cards' })" /><KeyButton
+          main
+          cap="Enter"
+          label="take in a unit of this card"
+          @press="takeIn"
+        />
+      </p>
+    </header>
+    <aside class="left">
+      <section>
+        <template v-for="plug in card.plugs" :key="plug.id">
+          <PlugFace :card="card" :plug="plug" :flipped="hold.flipped" :turns="hold.turns" />
+          <p class="seen muted">{{ plug.label }}: {{ heldWords(holdPlug(plug, hold.flipped, hold.turns)) }}</p>
+        </template>
+        <KeyButton quiet cap="f" label="flip" @press="flip" />
+      </section>
+      <section v-if="complaints.length > 0">
+        <h2 class="label">Owner says</h2>
+        <dl>
+          <template v-for="hint in complaints" :key="hint.when"
+            ><dt>{{ complaintWords[hint.when] }}</dt>
+            <dd>
+              <span v-for="one in hint.suspects" :key="one"
+                ><VerdictMark mark="flagged" :size="12" label="suspected" /> {{ one }}</span
+              ><span v-for="one in hint.clears" :key="one"
+                ><VerdictMark mark="done" :size="12" label="cleared" /> {{ one }}</span
+              >
+            </dd></template
+          >
+        </dl>
+      </section>
+      <section>
+        <h2 class="label">Care</h2>
+        <p>{{ card.care.isolate.join(' ') }}</p>
+        <p>
+          <strong class="n">{{ card.care.maxTestVolts }}</strong> V at most, windings to frame.
+        </p>
+        <p v-for="caution in card.care.cautions" :key="caution">{{ cautionWords[caution] }}</p>
+        <p class="muted">{{ cautionFoot }}</p>
+      </section>
+    </aside>
+    <section class="figures">
+      <h1>{{ headline }}</h1>
+      <p v-if="record && record.units > 0" class="key">
+        <span
+          >Each stroke is a unit: <span class="stroke sound" /> no fault found,
+          <span class="n">{{ record.findings['no-fault-found'] }}</span></span
+        ><span
+          ><span class="stroke back" /> came back, <span class="n">{{ cameBack.size }}</span></span
+        ><span
+          ><span class="stroke fault" /> fault found, <span class="n">{{ record.findings['fault-found'] }}</span></span
+        ><span class="muted">net of leads, at the reference</span>
+      </p>
+      <p v-if="card.name.note" class="muted">{{ card.name.note }}</p>
+      <WindingLine
+        class="drawn"
+        :card="card"
+        :values="
+          Object.fromEntries(
+            card.windings.map((winding) => [winding.id, winding.ohms === undefined ? '' : figures.bound(winding.ohms)]),
+          )
+        "
+      />
+      <div v-for="row in rows" :key="row.id" class="check">
+        <p class="what">
+          <strong>{{ row.label }}</strong><small
+            >{{ row.points }}<template v-if="row.conditions?.rpm">, at {{ row.conditions.rpm }} rpm</template
+            ><template v-if="row.conditions?.state">, {{ row.conditions.state.join(', ') }}</template></small
+          >
+        </p>
+        <div class="limits">
+          <div v-for="(one, i) in row.limits" :key="i" class="limit">
+            <p class="band">
+              <strong class="n">{{ bandText(one.limit, row.quantity) }}</strong><small
+                >{{ one.limit.limit.text ?? (one.limit.limit.limit === 'derived' ? 'derived from its windings' : '') }},
+                {{ one.limit.forHistory === 'any' ? 'any unit' : `${one.limit.forHistory} ones` }}</small
+              >
+            </p>
+            <UnitStrip :band="one.limit.band" :readings="row.readings" :weaker="i > 0" :quantity="row.quantity" />
+            <p class="says">
+              <strong>{{ gradeWords[one.limit.grade] }}</strong> {{ one.source?.title }}
+            </p>
+          </div>
+          <p v-if="row.limits.length === 0" class="muted">no figure</p>
+        </div>
+      </div>
+      <p v-for="relation in card.relations" :key="relation.id" class="relation">
+        <strong>{{ relation.label }}</strong>
+        <span class="muted">{{ card.sources.find((source) => source.id === relation.source)?.title }}</span>
+      </p>
+    </section>
+    <footer class="history">
+      <p class="strong">History</p>
+      <p v-for="one in view?.revisions" :key="one.revision" :class="{ here: one.revision === card.revision }">
+        revision <span class="n">{{ one.revision }}</span>
+        <span class="muted"
+          >{{ one.state }}, <span class="n">{{ one.hash.slice(0, 8) }}</span></span
+        >
+      </p>
+      <p class="muted">A run keeps the revision it was judged by.</p>
+    </footer>
+  </main>
+  <main v-else class="empty">
+    <h1>{{ problem ? 'This card cannot be shown.' : 'Opening the card …' }}</h1>
+    <p>{{ problem }} <RouterLink to="/cards">All cards</RouterLink></p>
+  </main>
+</template>
+
+<style scoped>
+.card {
+  flex: 1;
+  display: grid;
+  grid-template: 'unit unit' 52px 'left figures' minmax(0, 1fr) 'history history' auto / 320px 1fr;
+  height: calc(100dvh - 48px);
+}
+.unit {
+  grid-area: unit;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  background: var(--panel);
+  border-bottom: 1px solid var(--hairline);
+  padding: 0 20px;
+}
+.unit p {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+.left {
+  grid-area: left;
+  background: var(--panel);
+  border-right: 1px solid var(--hairline);
+  overflow: auto;
+  padding: 14px 20px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.left section {
+  border-bottom: 1px solid var(--hairline);
+  padding-bottom: 12px;
+  display: grid;
+  gap: 6px;
+}
+.seen {
+  font-size: 15px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr;
+  gap: 2px;
+}
+dt {
+  margin-top: 6px;
+}
+dd {
+  display: grid;
+  gap: 2px;
+  color: var(--muted);
+}
+dd span {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.figures {
+  grid-area: figures;
+  overflow: auto;
+  padding: 14px 26px 20px;
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+h1 {
+  font-size: 34px;
+}
+.key {
+  display: flex;
+  gap: 22px;
+  flex-wrap: wrap;
+  align-items: center;
+}
+.stroke {
+  display: inline-block;
+  width: 3px;
+  height: 18px;
+  background: var(--ink);
+  vertical-align: middle;
+  margin: 0 4px;
+}
+.stroke.back {
+  background: var(--copper);
+  width: 5px;
+}
+.stroke.fault {
+  width: 8px;
+  background: none;
+  border: 1.5px solid var(--ink);
+}
+.drawn {
+  max-width: 520px;
+}
+.check {
+  display: grid;
+  grid-template-columns: 190px 1fr;
+  gap: 20px;
+  border-top: 1px solid var(--hairline);
+  padding: 8px 0;
+}
+.check small {
+  display: block;
+  color: var(--muted);
+  font-size: 15px;
+  line-height: 1.25;
+}
+.limits {
+  display: grid;
+  gap: 8px;
+}
+.limit {
+  display: grid;
+  grid-template-columns: 220px 1fr 210px;
+  gap: 16px;
+  align-items: center;
+}
+.band strong {
+  font-size: 17px;
+}
+.says {
+  font-size: 15px;
+  line-height: 1.25;
+}
+.relation {
+  border-top: 1px solid var(--hairline);
+  padding-top: 8px;
+}
+.history {
+  grid-area: history;
+  display: flex;
+  gap: 28px;
+  padding: 12px 20px;
+  border-top: 1px solid var(--ink);
+  background: var(--panel);
+  align-items: center;
+  flex-wrap: wrap;
+}
+.history .here {
+  background: var(--tint);
+  padding: 6px 12px;
+}
+.empty {
+  padding: 40px 20px;
+}
+@media (max-width: 1100px) {
+  .limit {
+    grid-template-columns: 190px 1fr;
+  }
+  .says {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-width: 900px) {
+  .card {
+    grid-template: 'unit' auto 'left' auto 'figures' auto 'history' auto / 1fr;
+    height: auto;
+  }
+  .unit {
+    flex-direction: column;
+    align-items: flex-start;
+    padding-block: 6px;
+  }
+  .check,
+  .limit {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,48 @@
+import type { CardView, QueueUnit } from '@sure-spool/contract'
+import { planSteps, prepareCard, type Card, type Run, type Step } from '@sure-spool/core'
+import { computed, ref, watch } from 'vue'
+import { ask } from '../store/api'
+import { keepCard } from '../store/bench'
+import { readCopy } from '../store/kept'
+
+/** The step at which the last run was left, drawn from its card: what to touch when work goes on. */
+export function useLastStep(unit: () => QueueUnit | undefined) {
+  const card = ref<Card>()
+  watch(
+    () => unit()?.id,
+    async () => {
+      card.value = undefined
+      const wanted = unit()?.card
+      if (!wanted) return
+      const copy = await readCopy<Card>(`card:${wanted.id}:${wanted.revision}`)
+      const view = copy ? undefined : await ask<CardView>(`/cards/${wanted.id}`).catch(() => undefined)
+      if (view) await keepCard(view.card)
+      const found = copy ?? view?.card
+      if (found?.revision === wanted.revision) card.value = found
+    },
+    { immediate: true },
+  )
+  const step = computed<Step | undefined>(() => {
+    const one = unit()
+    if (!card.value || !one) return undefined
+    const run: Pick<Run, 'card' | 'unit'> = {
+      card: card.value,
+      unit: {
+        id: one.id,
+        tag: one.tag,
+        history: one.history,
+        complaint: [],
+        words: '',
+        ...(one.variant === undefined ? {} : { variant: one.variant }),
+      },
+    }
+    return planSteps(card.value, prepareCard(run)).find(({ id }) => id === one.standing?.step)
+  })
+  const ring = computed(() => (step.value?.kind === 'reading' ? step.value.point.pair : []))
+  const plug = computed(() =>
+    card.value?.plugs.find(({ cavities }) =>
+      cavities.some(({ terminal }) => terminal !== null && ring.value.includes(terminal)),
+    ),
+  )
+  return { card, step, ring, plug }
+}

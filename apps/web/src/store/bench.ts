@@ -1,0 +1,390 @@
+import type { QueueUnit, RunView } from '@sure-spool/contract'
+import {
+  chooseRange,
+  expectedOf,
+  formatBound,
+  nextEntry,
+  prefixFor,
+  prepareCard,
+  quantityOf,
+  rangesFor,
+  readingUncertainty,
+  rangeOf,
+  runState,
+  setUpRemarks,
+  typedReading,
+  type Entry,
+  type EntryBody,
+  type Evaluation,
+  type Instrument,
+  type Quantity,
+  type ReadingProblem,
+  type Run,
+  type RunState,
+  type StepState,
+} from '@sure-spool/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { ask, Refused } from './api'
+import { newId } from './ids'
+import { keepCopy, kept, plain, readCopy } from './kept'
+import { useOutbox } from './outbox'
+import { useShop } from './shop'
+import { playVerdict } from '../bench/sound'
+
+/** What the next reading is for, where it is not simply the step's first. */
+export interface Doing {
+  step: string
+  supersedes: string
+  mistyped: boolean
+  reason: string
+}
+
+const meterKey = 'spool.meter'
+const contactKey = 'spool.contact'
+
+/** The run on the bench: its tape, its state as core computes it, and what is being done. */
+export const useBench = defineStore('bench', () => {
+  const shop = useShop()
+  const outbox = useOutbox()
+  const run = shallowRef<Run>()
+  const missing = ref('')
+  /** moved along the path by hand; null follows the run */
+  const cursor = ref<string | null>(null)
+  const doing = ref<Doing | null>(null)
+  const contact = ref<'tips' | 'clips'>(localStorage.getItem(contactKey) === 'clips' ? 'clips' : 'tips')
+  const meterId = ref(localStorage.getItem(meterKey) ?? '')
+  const channel = 'BroadcastChannel' in window ? new BroadcastChannel('sure-spool') : undefined
+  const serverSays = ref<{ count: number; finding: string }>()
+
+  const state = computed<RunState | undefined>(() => run.value && runState(run.value))
+  const steps = computed<StepState[]>(() => state.value?.steps ?? [])
+  const stepId = computed(() => doing.value?.step ?? cursor.value ?? state.value?.step ?? 'finding')
+  const current = computed(() => steps.value.find((one) => one.step.id === stepId.value) ?? steps.value.at(-1))
+  const meter = computed<Instrument | undefined>(() => {
+    const meters = run.value?.instruments ?? []
+    return meters.find((one) => one.id === meterId.value) ?? meters[0]
+  })
+  const evaluationOf = (id: string | undefined): Evaluation | undefined =>
+    id === undefined ? undefined : state.value?.evaluations.get(id)
+  const lastReading = computed(() => {
+    const { tape } = state.value ?? {}
+    return evaluationOf(tape?.readings.filter((entry) => !tape.gone.has(entry.id)).at(-1)?.id)
+  })
+  const check = computed(() => {
+    const step = current.value?.step
+    return step && 'check' in step && step.check !== undefined && run.value
+      ? prepareCard(run.value).checks.get(step.check)
+      : undefined
+  })
+  const quantity = computed<Quantity>(() => (check.value && quantityOf(check.value.check)) ?? 'resistance')
+  const limit = computed(() => {
+    const history =
+      run.value && state.value
+        ? (state.value.tape.history(state.value.tape.entries.at(-1) ?? ({} as Entry)) ?? run.value.unit.history)
+        : 'used'
+    return check.value?.limits[history][0]
+  })
+  /** stops that are due before this step is touched */
+  const setUp = computed(() => {
+    const step = current.value?.step
+    if (!state.value || step?.kind !== 'reading' || current.value?.entry !== undefined) return []
+    return setUpRemarks(state.value, {
+      check: step.check,
+      instrument: meter.value?.id,
+      at: new Date().toISOString(),
+      by: shop.person?.id ?? '',
+    })
+  })
+  /** the range to ask for on a meter ranged by hand, as `20 MΩ`; empty on one that ranges by itself */
+  const rangeAsked = computed(() => {
+    const asked = rangeFigure.value
+    return asked === null ? '' : formatBound(asked, quantity.value)
+  })
+  const rangeFigure = computed(() => {
+    const { max, min } = limit.value?.band ?? {}
+    const expected = limit.value?.expectOpen ? limit.value.expectOpen.atLeast * 10 : (max ?? min)
+    if (expected === undefined) return null
+    const ranges = rangesFor(meter.value, quantity.value).map((one) => one.fullScale)
+    return chooseRange({ ranges, expectedMax: expected }) ?? ranges.at(-1) ?? null
+  })
+  /** the prefix in which this step's figure is spoken of */
+  const prefix = computed(() => {
+    if (limit.value?.expectOpen) return 'M'
+    const expected = expectedOf(limit.value?.band ?? {})
+    return expected === undefined || expected < 1 ? '' : prefixFor(expected, quantity.value)
+  })
+
+  function show(fresh: Run): void {
+    const here = run.value?.id === fresh.id ? run.value.entries : []
+    const merged = new Map([...here, ...fresh.entries].map((entry) => [entry.id, entry]))
+    run.value = { ...fresh, entries: [...merged.values()].sort((a, b) => a.n - b.n) }
+    missing.value = ''
+  }
+
+  /** Opens a run at the very step it was left: from this browser at once, then with what the server has besides. */
+  async function open(id: string): Promise<void> {
+    if (run.value?.id !== id) {
+      run.value = undefined
+      cursor.value = doing.value = null
+      missing.value = ''
+    }
+    const database = await kept()
+    const row = await database.runs.get(id)
+    if (row) show(row.run)
+    await withWaiting(id)
+    try {
+      const view = await ask<RunView>(`/runs/${id}`)
+      show(view.run)
+      serverSays.value = { count: view.run.entries.length, finding: view.state.finding }
+      await withWaiting(id)
+    } catch (error) {
+      if (!run.value)
+        missing.value =
+          error instanceof Refused
+            ? error.message
+            : 'The server does not answer, and this run was never opened on this browser.'
+    }
+    await save()
+  }
+
+  /** Entries that this browser has made and the server may not have yet. */
+  async function withWaiting(id: string): Promise<void> {
+    if (!run.value) return
+    const items = await (await kept()).outgoing.where('run').equals(id).toArray()
+    const added = items.flatMap((item) => (item.kind === 'entry' && !item.aside ? [item.body] : []))
+    if (added.length > 0 && run.value) show({ ...run.value, entries: added })
+  }
+
+  async function save(): Promise<void> {
+    if (run.value) await (await kept()).runs.put({ id: run.value.id, run: plain(run.value) })
+  }
+
+  /** Starts a run of a unit, or goes on with the one it has. @returns the run's id */
+  async function startFor(unit: QueueUnit): Promise<string> {
+    if (unit.standing && !unit.standing.closed) return unit.standing.run
+    const by = shop.person?.id ?? ''
+    const body = { id: newId(), unit: unit.id, startedAt: new Date().toISOString(), by }
+    const waitingUnit = await (await kept()).outgoing.where('id').equals(unit.id).count()
+    const view =
+      waitingUnit > 0
+        ? undefined
+        : await ask<RunView>('/runs', { method: 'POST', body }).catch((error: unknown) => {
+            if (error instanceof Refused) throw error
+            return undefined
+          })
+    if (view) show(view.run)
+    else await startHere(unit, body)
+    await save()
+    return body.id
+  }
+
+  async function startHere(
+    unit: QueueUnit,
+    body: { id: string; unit: string; startedAt: string; by: string },
+  ): Promise<void> {
+    const card = await readCopy<Run['card']>(`card:${unit.card.id}:${unit.card.revision}`)
+    if (!card)
+      throw new Error(
+        'The server is away and this browser has no copy of the card. Open the card once while the server is there.',
+      )
+    const { id, tag, serial, variant, history, complaint, words } = unit
+    show({
+      format: 'sure-spool/run',
+      version: 1,
+      id: body.id,
+      unit: plain({ id, tag, serial, variant, history, complaint, words }),
+      card,
+      rule: shop.settings.rule,
+      instruments: plain(shop.instruments),
+      startedAt: body.startedAt,
+      entries: [],
+    })
+    outbox.put({ id: body.id, kind: 'run', body })
+  }
+
+  /** Puts an entry on the tape: noted in the browser, judged and shown at once, then sent. */
+  function add(body: EntryBody): Entry | undefined {
+    if (!run.value || !shop.person) return undefined
+    const entry = nextEntry(run.value, plain(body), { id: newId(), at: new Date().toISOString(), by: shop.person.id })
+    outbox.put({ id: entry.id, kind: 'entry', run: run.value.id, body: entry })
+    run.value = { ...run.value, entries: [...run.value.entries, entry] }
+    channel?.postMessage({ run: run.value.id, entry })
+    cursor.value = doing.value = null
+    void save()
+    return entry
+  }
+
+  channel?.addEventListener('message', (message: MessageEvent<{ run: string; entry: Entry }>) => {
+    if (run.value?.id === message.data.run) show({ ...run.value, entries: [message.data.entry] })
+  })
+  outbox.onKept(({ run: id, kept: answer }) => {
+    if (run.value?.id !== id) return
+    serverSays.value = { count: answer.count, finding: answer.state.finding }
+    if (answer.count > run.value.entries.length) void open(id)
+  })
+
+  /** Keeps a typed figure for the step that is open. @returns what is wrong with the text, or null */
+  function keepTyped(text: string): ReadingProblem | null {
+    const step = current.value?.step
+    if (!step) return null
+    if (step.kind === 'reading') return keepReading(text, step.point.pair)
+    const made = typedReading(
+      text,
+      step.kind === 'temperature' ? 'temperature' : 'resistance',
+      shop.settings.decimalComma,
+    )
+    if ('problem' in made) return made.problem
+    const { value, kind } = made.reading
+    if (kind !== 'value' || value === undefined) return 'number'
+    if (step.kind === 'temperature') add(temperatureBody(value))
+    if (step.kind === 'leads') add(leadBody(text, value))
+    if (step.kind === 'frame-proof')
+      add({
+        kind: 'proof',
+        of: 'same-metal',
+        terminal: 'frame',
+        text,
+        ...(meter.value ? { instrument: meter.value.id } : {}),
+      })
+    return null
+  }
+
+  function keepReading(text: string, pair: [string, string]): ReadingProblem | null {
+    if (!check.value) return null
+    const { conditions, id } = check.value.check
+    const earlier = doing.value ?? heldOrSecond()
+    const made = typedReading(text, quantity.value, shop.settings.decimalComma, {
+      ...(meter.value ? { instrument: meter.value.id } : {}),
+      contact: contact.value,
+      pair,
+      ...(conditions ? { conditions } : {}),
+      ...(earlier
+        ? {
+            supersedes: earlier.supersedes,
+            reason: earlier.reason,
+            ...(earlier.mistyped ? { mistyped: true as const } : {}),
+          }
+        : {}),
+    })
+    if ('problem' in made) return made.problem
+    const entry = add({ kind: 'reading', check: id, reading: made.reading })
+    if (entry) playVerdict(evaluationOf(entry.id)?.verdict ?? 'none', state.value?.holding?.entry === entry.id)
+    return null
+  }
+
+  /** A figure typed on a step that has one already is the new reading, and the old one is struck. */
+  function heldOrSecond(): Doing | undefined {
+    const one = current.value
+    if (!one || one.entry === undefined) return undefined
+    return {
+      step: one.step.id,
+      supersedes: one.entry,
+      mistyped: false,
+      reason: one.status === 'again' ? 'second touch' : 'taken again',
+    }
+  }
+
+  const temperatureFrom = ref<'room' | 'measured'>('room')
+  const temperatureBody = (celsius: number): EntryBody =>
+    temperatureFrom.value === 'room'
+      ? { kind: 'temperature', part: 'room', roomC: celsius }
+      : { kind: 'temperature', part: 'measured', partC: celsius }
+
+  const zeroHow = ref<'hardware' | 'subtract'>('hardware')
+  function leadBody(text: string, ohms: number): EntryBody {
+    const shown = zeroHow.value === 'hardware' ? 0 : ohms
+    const range = rangeOf(meter.value, 'resistance', shown)
+    const { u } = readingUncertainty({
+      value: shown,
+      resolution: range?.resolution ?? 0.1,
+      ...(range?.percentOfReading === undefined ? {} : { percentOfReading: range.percentOfReading }),
+      ...(range?.counts === undefined ? {} : { counts: range.counts }),
+    })
+    return { kind: 'lead-check', instrument: meter.value?.id ?? '', text, ohms: shown, u, how: zeroHow.value }
+  }
+
+  /** Takes a reading again: a retake keeps both in the record; what was mistyped is only struck. */
+  function takeAgain(entryId: string, mistyped: boolean, reason: string): void {
+    const step = steps.value.find((one) => one.entry === entryId)?.step ?? stepOfEntry(entryId)
+    if (step) doing.value = { step: step.id, supersedes: entryId, mistyped, reason }
+  }
+
+  function stepOfEntry(entryId: string): StepState['step'] | undefined {
+    const evaluation = evaluationOf(entryId)
+    return steps.value.find((one) => 'check' in one.step && one.step.check === evaluation?.check.check.id)?.step
+  }
+
+  const goTo = (id: string | null): void => {
+    doing.value = null
+    cursor.value = id
+  }
+
+  function move(by: 1 | -1): void {
+    const at = steps.value.findIndex((one) => one.step.id === stepId.value)
+    const next = steps.value[Math.min(steps.value.length - 1, Math.max(0, at + by))]
+    if (next) goTo(next.step.id)
+  }
+
+  function turnContact(): void {
+    contact.value = contact.value === 'tips' ? 'clips' : 'tips'
+    localStorage.setItem(contactKey, contact.value)
+  }
+
+  function setContact(to: 'tips' | 'clips'): void {
+    if (contact.value !== to) turnContact()
+  }
+
+  function nextMeter(): void {
+    const meters = run.value?.instruments ?? []
+    const at = meters.findIndex((one) => one.id === meter.value?.id)
+    meterId.value = meters[(at + 1) % Math.max(1, meters.length)]?.id ?? ''
+    localStorage.setItem(meterKey, meterId.value)
+  }
+
+  /** The last entry that stands: what Backspace undoes. */
+  const lastEntry = computed(() => {
+    const { tape } = state.value ?? {}
+    return tape?.entries.filter((entry) => entry.kind !== 'take-back' && !tape.takenBack.has(entry.id)).at(-1)
+  })
+
+  return {
+    run,
+    state,
+    missing,
+    steps,
+    stepId,
+    current,
+    check,
+    quantity,
+    limit,
+    setUp,
+    meter,
+    contact,
+    doing,
+    cursor,
+    serverSays,
+    rangeAsked,
+    rangeFigure,
+    prefix,
+    lastReading,
+    lastEntry,
+    temperatureFrom,
+    zeroHow,
+    evaluationOf,
+    open,
+    startFor,
+    add,
+    keepTyped,
+    takeAgain,
+    goTo,
+    move,
+    turnContact,
+    setContact,
+    nextMeter,
+    stepOfEntry,
+  }
+})
+
+/** Keeps a card for the hour when the server is away. */
+export const keepCard = (card: Run['card']): Promise<void> => keepCopy(`card:${card.id}:${card.revision}`, card)

@@ -1,0 +1,90 @@
+import type { NewUnit, Queue, QueueUnit, UnitPlace } from '@sure-spool/contract'
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { ask } from './api'
+import { keepCopy, kept, plain, readCopy } from './kept'
+import { useOutbox } from './outbox'
+import { useShop } from './shop'
+
+const places: UnitPlace[] = ['bench', 'waiting', 'blocked', 'done']
+
+/** The queue: units by where they stand, with those taken in here and not yet gone up. */
+export const useQueue = defineStore('queue', () => {
+  const units = ref<QueueUnit[]>([])
+  const counts = ref<Queue['counts']>({ waiting: 0, bench: 0, blocked: 0, done: 0 })
+  const known = ref(false)
+  const shop = useShop()
+  const outbox = useOutbox()
+
+  const at = (place: UnitPlace) => computed(() => units.value.filter((unit) => unit.place === place))
+  const bench = at('bench')
+  const waiting = at('waiting')
+  const blocked = at('blocked')
+  const done = at('done')
+
+  /** The run that was worked on last, by whoever: `r` goes on with it. */
+  const last = computed(() =>
+    [...bench.value]
+      .sort((a, b) => ((a.standing?.lastAt ?? '') < (b.standing?.lastAt ?? '') ? 1 : -1))
+      .find((unit) => unit.standing),
+  )
+
+  async function load(): Promise<void> {
+    if (!known.value) {
+      const copy = await readCopy<Queue>('queue')
+      if (copy) await show(copy)
+    }
+    const pages = await Promise.all(
+      places.map((place) => ask<Queue>(`/units?place=${place}&limit=${place === 'done' ? 12 : 60}`)),
+    ).catch(() => undefined)
+    if (!pages) return
+    const fresh: Queue = { units: pages.flatMap((page) => page.units), counts: pages[0]?.counts ?? counts.value }
+    await show(fresh)
+    await keepCopy('queue', fresh)
+  }
+
+  async function show(queue: Queue): Promise<void> {
+    const outgoing = await (await kept()).outgoing.where('kind').equals('unit').toArray()
+    const local = outgoing.flatMap((item) =>
+      item.kind === 'unit' && !queue.units.some((unit) => unit.id === item.id) ? [asQueueUnit(item.body)] : [],
+    )
+    units.value = [...local, ...queue.units]
+    counts.value = { ...queue.counts, waiting: queue.counts.waiting + local.length }
+    known.value = true
+  }
+
+  const named = new Map<string, { maker: string; model: string; family: string }>()
+  const asQueueUnit = (unit: NewUnit): QueueUnit => ({
+    ...unit,
+    place: 'waiting',
+    ...(named.get(unit.card.id) ?? { maker: '', model: '', family: '' }),
+  })
+
+  /** Takes a unit in: it stands in the queue at once and goes up when it can. */
+  function takeIn(unit: NewUnit, card: { maker: string; model: string; family: string }): void {
+    named.set(unit.card.id, card)
+    outbox.put({ id: unit.id, kind: 'unit', body: plain(unit) })
+    units.value = [{ ...asQueueUnit(unit) }, ...units.value]
+    counts.value = { ...counts.value, waiting: counts.value.waiting + 1 }
+    shop.nextTag = followingTag(shop.nextTag, unit.tag)
+  }
+
+  async function move(unit: QueueUnit, place: 'waiting' | 'blocked' | 'bench', blockedBy?: string): Promise<void> {
+    const by = shop.person?.id
+    if (by === undefined) return
+    await ask(`/units/${unit.id}/place`, {
+      method: 'PUT',
+      body: { place, by, ...(blockedBy === undefined ? {} : { blockedBy }) },
+    })
+    await load()
+  }
+
+  return { units, counts, known, bench, waiting, blocked, done, last, load, takeIn, move }
+})
+
+function followingTag(proposed: string, used: string): string {
+  const digits = /^(.*?)(\d+)$/.exec(used)
+  if (!digits || used !== proposed) return proposed
+  const [, prefix = '', number = '0'] = digits
+  return prefix + String(Number(number) + 1).padStart(number.length, '0')
+}

@@ -1,0 +1,155 @@
+import { coreVersion, type Card, type Evaluation } from '@sure-spool/core'
+import { gradeWords } from './kinds'
+import type { useFigures } from './figures'
+
+/** One line of a verdict's arithmetic: what it is, how it is made, what it gives. */
+export interface Ground {
+  name: string
+  how: string
+  gives: string
+}
+
+/** Every figure between a reading as taken and its verdict, so that a person can redo it by hand. */
+export function groundsOf(evaluation: Evaluation, card: Card, figures: ReturnType<typeof useFigures>): Ground[] {
+  return [
+    ...taken(evaluation, figures),
+    ...corrected(evaluation, figures),
+    ...limits(evaluation, card, figures),
+    ...uncertainty(evaluation, figures),
+    judged(evaluation, figures),
+  ]
+}
+
+const fine = (value: number, figures: ReturnType<typeof useFigures>, digits = 5) => figures.plain(value, digits)
+
+function taken(evaluation: Evaluation, figures: ReturnType<typeof useFigures>): Ground[] {
+  const { entry, instrument, leads, net, taken: figure, parallelOhms } = evaluation
+  const lines: Ground[] = [
+    {
+      name: 'as taken',
+      how: `“${entry.reading.text}” on ${instrument?.name ?? 'no named meter'}${entry.reading.contact ? `, ${entry.reading.contact}` : ''}`,
+      gives:
+        figure === undefined
+          ? evaluation.bound === undefined
+            ? ''
+            : figures.bound(evaluation.bound, evaluation.quantity)
+          : fine(figure, figures),
+    },
+  ]
+  if (leads && net !== undefined && figure !== undefined) {
+    const from = {
+      zero: 'zeroed in the meter, nothing left to take off',
+      subtract: 'measured and taken off',
+      carried: 'carried over from another run, taken off',
+      assumed: 'never zeroed: 0.2 assumed and taken off',
+      'four-wire': 'four wires, no leads in the reading',
+    }[leads.from]
+    lines.push({
+      name: 'net of leads',
+      how: `${from}: ${fine(Math.abs(figure), figures)} − ${fine(leads.ohms, figures)}${parallelOhms === undefined ? '' : `, and ${fine(parallelOhms, figures)} in parallel taken out`}`,
+      gives: fine(net, figures),
+    })
+  }
+  return lines
+}
+
+function corrected(
+  { temperature, reference, factor, judged: value, net }: Evaluation,
+  figures: ReturnType<typeof useFigures>,
+): Ground[] {
+  if (!reference || factor === undefined || value === undefined || temperature?.partC === undefined) return []
+  const from = {
+    measured: 'measured on the part',
+    room: 'the room’s',
+    assumed: 'assumed, nobody entered one',
+    unknown: '',
+  }[temperature.from]
+  return [
+    {
+      name: `at ${fine(reference.c, figures, 3)} °C`,
+      how: `${fine(net ?? 0, figures)} × (234.5 + ${fine(reference.c, figures, 3)})/(234.5 + ${fine(temperature.partC, figures, 3)}); part ${fine(temperature.partC, figures, 3)} °C, ${from}; reference ${reference.stated ? 'stated' : 'not stated, 20 °C taken'}`,
+      gives: fine(value, figures),
+    },
+  ]
+}
+
+function limits({ limit, others, quantity }: Evaluation, card: Card, figures: ReturnType<typeof useFigures>): Ground[] {
+  if (!limit) return [{ name: 'limits', how: 'the card gives none that applies', gives: '' }]
+  const source = card.sources.find((one) => one.id === limit.limit.source)
+  const { min, max } = limit.band
+  const shown = [min, max].map((one) => (one === undefined ? '' : figures.bound(one, quantity)))
+  const words = limit.limit.text ?? (limit.limit.limit === 'derived' ? 'derived from its windings' : '')
+  return [
+    {
+      name: 'limits',
+      how: `${words}${words ? '; ' : ''}${source?.title ?? 'no source'}, ${gradeWords[limit.grade]}${limit.limit.for === 'any' ? '' : `, for ${limit.limit.for} parts`}`,
+      gives: shown[0] && shown[1] ? `${shown[0]} – ${shown[1]}` : shown[0] ? `from ${shown[0]}` : `to ${shown[1]}`,
+    },
+    ...others.map((other) => ({
+      name: 'the other source',
+      how: `${card.sources.find((one) => one.id === other.limit.limit.source)?.title ?? ''} (${gradeWords[other.limit.grade]}) would have said`,
+      gives: other.verdict,
+    })),
+  ]
+}
+
+function uncertainty(evaluation: Evaluation, figures: ReturnType<typeof useFigures>): Ground[] {
+  const { parts, range, resolution = 0, u, temperatureU, accuracyAssumed, leads, taken: figure = 0 } = evaluation
+  if (!parts || u === undefined) return []
+  const percent = range?.percentOfReading ?? (accuracyAssumed ? 1 : 0)
+  const counts = range?.counts ?? (accuracyAssumed ? 3 : 0)
+  return [
+    {
+      name: 'u, meter',
+      how: `(${fine(percent, figures, 3)} % of ${fine(Math.abs(figure), figures)} + ${counts} × ${fine(resolution, figures)})/√3${accuracyAssumed ? '; accuracy assumed, the meter states none' : ''}`,
+      gives: fine(parts.accuracy, figures, 4),
+    },
+    { name: 'u, digits', how: `${fine(resolution, figures)}/√12`, gives: fine(parts.resolution, figures, 4) },
+    ...(parts.spread > 0
+      ? [{ name: 'u, spread', how: '(high − low)/√12', gives: fine(parts.spread, figures, 4) }]
+      : []),
+    ...(leads
+      ? [
+          {
+            name: 'u, leads',
+            how: leads.from === 'assumed' ? '0.2/√3' : 'of the zero',
+            gives: fine(parts.lead, figures, 4),
+          },
+        ]
+      : []),
+    ...(temperatureU
+      ? [
+          {
+            name: 'u, part',
+            how: `figure × uncertainty of the part’s temperature/(234.5 + part)`,
+            gives: fine(temperatureU.part, figures, 4),
+          },
+        ]
+      : []),
+    ...(temperatureU && temperatureU.reference > 0
+      ? [
+          {
+            name: 'u, reference',
+            how: 'figure × (5/√3)/(234.5 + part)',
+            gives: fine(temperatureU.reference, figures, 4),
+          },
+        ]
+      : []),
+    { name: 'u', how: 'the parts squared, added, rooted', gives: fine(u, figures, 4) },
+  ]
+}
+
+function judged(evaluation: Evaluation, figures: ReturnType<typeof useFigures>): Ground {
+  const { judged: value, u, rule, conformance, verdict } = evaluation
+  const span =
+    value !== undefined && u !== undefined ? `${fine(value - 2 * u, figures)} to ${fine(value + 2 * u, figures)}, ` : ''
+  const sure =
+    conformance === undefined || conformance === 1 || conformance === 0
+      ? ''
+      : `, ${(100 * conformance).toFixed(1)} % sure to conform`
+  return {
+    name: 'verdict',
+    how: `${span}${rule} rule${sure}, core ${coreVersion}`,
+    gives: verdict === 'none' ? 'not judged' : verdict,
+  }
+}

@@ -1,0 +1,74 @@
+import type { Evaluation, ReadingProblem } from '@sure-spool/core'
+import type { useFigures } from './figures'
+
+type Figures = ReturnType<typeof useFigures>
+
+/** A verdict's reason in one line: what decided it, in figures. */
+export function reasonLine(evaluation: Evaluation, figures: Figures): string {
+  const { reason, limit, judged, quantity = 'resistance', leaning } = evaluation
+  const { min, max } = limit?.band ?? {}
+  const low = min === undefined ? '' : figures.bound(min, quantity)
+  const high = max === undefined ? '' : figures.bound(max, quantity)
+  switch (reason) {
+    case undefined:
+      return evaluation.verdict === 'within' ? 'clear of the limits' : ''
+    case 'above-maximum':
+      return `above ${high}${evaluation.verdict === 'outside' && quantity === 'resistance' ? '; a contact only adds, so it wants a second touch' : ''}`
+    case 'below-minimum':
+      return `below ${low}`
+    case 'near-limit':
+      return `within the uncertainty of ${judged !== undefined && max !== undefined && (min === undefined || Math.abs(judged - max) < Math.abs(judged - min)) ? high : low}, leaning ${leaning ?? ''}`
+    case 'open-as-expected':
+      return evaluation.bound === undefined
+        ? 'no path, as it should be'
+        : `no path up to ${figures.bound(evaluation.bound, quantity)}, as it should be`
+    case 'open-circuit':
+      return 'open: no path where there is a winding'
+    case 'above-minimum':
+      return `beyond ${low}`
+    case 'below-maximum':
+      return `under ${high}`
+    case 'short-circuit':
+      return `shorted: under ${low}`
+    case 'range-too-low':
+      return `over range proves only more than ${evaluation.bound === undefined ? 'the range' : figures.bound(evaluation.bound, quantity)}`
+    case 'range-too-high':
+      return 'the range is too high to show it'
+    case 'range-unknown':
+      return 'over which range? Type it behind, like OL 20M'
+    case 'no-limit':
+      return 'the card gives no figure for it'
+    case 'no-limit-for-history':
+      return 'the card gives no figure for a part of this history'
+    case 'zero-leads-first':
+      return 'the leads weigh as much as what is looked for: zero them first'
+    case 'guess':
+      return `the limit is a guess; it leans ${leaning ?? 'neither way'}`
+    case 'temperature-unknown':
+      return 'the part is not at a known temperature: let it rest or measure it'
+    case 'conditions-not-met':
+      return 'not taken under the card’s conditions, so it does not count'
+    case 'unsteady':
+      return 'it moves while it is held'
+    case 'wrong-answer':
+      return 'not what it should do'
+    case 'not-read':
+      return 'not read yet'
+    case 'no-such-check':
+    case 'not-judged-here':
+      return 'kept, and not judged by this version'
+  }
+}
+
+/** What to say to a text that is no reading, and what to do. */
+export const problemWords: Record<ReadingProblem, string> = {
+  empty: 'Nothing was typed.',
+  'too-long': 'That is too long for a reading. Type the figure as the meter shows it.',
+  number: 'That is not a number. Type the figure as the meter shows it, like 318 or 11.4k.',
+  unit: 'That unit does not belong to this reading.',
+  comma: 'A comma here must part thousands. Use a point for decimals.',
+  point: 'A point here must part thousands. Use a comma for decimals.',
+  'prefix-unclear': 'Is the prefix meant for both figures? Type it behind each.',
+  'milli-or-mega': 'A small m is milli. Type M for mega.',
+  'unit-missing': 'Type k, M or G behind the figure.',
+}
