@@ -10,6 +10,7 @@ import { startServer } from './lib/server.mjs'
 const port = Number(process.env.PORT ?? 4180)
 const host = process.env.HOST ?? '127.0.0.1'
 const reset = process.argv.includes('--reset')
+const demoFolder = join(dataFolder, 'demo')
 const elsewhere = process.env.DATABASE_URL
 
 await run(async () => {
@@ -23,15 +24,15 @@ await run(async () => {
     await ensurePackages()
     await build()
     await portMustBeFree()
-    if (reset) rmSync(dataFolder, { recursive: true, force: true })
+    if (reset) rmSync(demoFolder, { recursive: true, force: true })
     const url = elsewhere ?? (await privateDatabase(running))
-    const server = await startServer({ port, host, databaseUrl: url, logFile: join(logFolder(), 'server.log') })
+    const server = await startServer({ port, host, databaseUrl: url, logFile: join(dataFolder, 'server.log') })
     running.unshift(server)
     await loadDemo(server.address)
     say(`Sure Spool is ready: ${server.address}`)
     say('Ctrl-C stops the server and its database.')
     server.child.once('exit', (code) => {
-      say(`The server stopped by itself (code ${code}); ${join(logFolder(), 'server.log')} says why.`)
+      say(`The server stopped by itself (code ${code}); ${join(dataFolder, 'server.log')} says why.`)
       void stopAll(1)
     })
   } catch (error) {
@@ -40,14 +41,9 @@ await run(async () => {
   }
 })
 
-function logFolder() {
-  checkMachine()
-  return dataFolder
-}
-
 async function privateDatabase(running) {
   say('Starting the database …')
-  const database = await startDatabase(dataFolder)
+  const database = await startDatabase(demoFolder)
   running.unshift(database)
   return `${database.url}/sure_spool`
 }

@@ -10,7 +10,7 @@ await run(async () => {
   checkMachine()
   await ensureCommands(...(process.env.DATABASE_URL ? [] : ['mariadbd']))
   await ensurePackages()
-  const database = process.env.DATABASE_URL ? null : await startDatabase(dataFolder)
+  const database = process.env.DATABASE_URL ? null : await startDatabase(join(dataFolder, 'demo'))
   const env = { ...process.env, DATABASE_URL: process.env.DATABASE_URL ?? `${database.url}/sure_spool` }
   try {
     process.exitCode = await show(join(root, 'node_modules/.bin/tsx'), ['tools/rebuild.ts'], { env })

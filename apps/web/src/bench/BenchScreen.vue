@@ -358,6 +358,7 @@ function lineKey(key: string): boolean {
     'unit unit unit' 52px 'path work meaning' minmax(0, 1fr) 'tape tape tape' auto / 236px minmax(0, 1fr)
     325px;
   height: calc(100dvh - 48px);
+  overflow: hidden;
   min-height: 0;
 }
 .bench.finding {
@@ -414,6 +415,7 @@ function lineKey(key: string): boolean {
   min-width: 0;
 }
 .inside {
+  position: relative;
   flex: 1;
   display: flex;
   flex-direction: column;
@@ -461,6 +463,7 @@ function lineKey(key: string): boolean {
 }
 @media (max-width: 900px) {
   .bench {
+    overflow: visible;
     grid-template: 'unit' auto 'path' auto 'work' auto 'meaning' auto 'tape' auto / 1fr;
     height: auto;
   }

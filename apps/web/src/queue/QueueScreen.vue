@@ -24,12 +24,17 @@ const route = useRoute()
 const router = useRouter()
 const taking = ref(route.query['take'] !== undefined)
 const startWith = ref(typeof route.query['take'] === 'string' ? route.query['take'] : '')
-const chosen = ref(0)
+const chosenId = ref('')
 const setting = ref<QueueUnit>()
 const blockWords = ref('')
 const problem = ref('')
 const rows = ref<HTMLElement[]>([])
 const line = computed(() => [...queue.bench.filter((unit) => unit.id !== queue.last?.id), ...queue.waiting])
+/** The chosen unit stays chosen while the list is drawn anew around it. */
+const chosen = computed({
+  get: () => (chosenId.value === '' ? 0 : line.value.findIndex((unit) => unit.id === chosenId.value)),
+  set: (at: number) => (chosenId.value = line.value[at]?.id ?? ''),
+})
 const refresh = setInterval(() => void queue.load(), 30_000)
 
 onMounted(() => queue.load())
@@ -69,8 +74,7 @@ async function moved(unit: QueueUnit, place: 'waiting' | 'blocked', words?: stri
 function takenIn(id: string | null): void {
   taking.value = false
   startWith.value = ''
-  const at = line.value.findIndex((unit) => unit.id === id)
-  if (at >= 0) chosen.value = at
+  if (id !== null) chosenId.value = id
 }
 
 useKeys((event) => {
@@ -130,59 +134,67 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     </section>
 
-    <section v-if="queue.last" class="last" aria-labelledby="last-title">
-      <p>
-        <span class="n tag">{{ queue.last.tag }}</span> <strong>{{ queue.last.maker }} {{ queue.last.model }}</strong>
-        {{ family(queue.last) }}, {{ queue.last.history }} <span class="muted">{{ complaint(queue.last) }}</span>
-      </p>
-      <div class="next">
-        <StepTitle v-if="nextStep && card" id="last-title" :step="nextStep" :card="card" again="" />
-        <h2 v-else id="last-title" class="big">Go on where it was left</h2>
-      </div>
-      <div class="go">
-        <KeyButton main cap="r" label="go on" @press="goOn(queue.last)" />
-        <p class="marks">
-          <VerdictMark v-for="mark in queue.last.standing?.marks" :key="mark.step" :mark="mark.mark" :size="18" />
-          <span
-            ><strong class="n">{{ queue.last.standing?.done }}</strong> of
-            <span class="n">{{ queue.last.standing?.steps }}</span> steps</span
-          >
+    <div class="left">
+      <section v-if="queue.last" class="last" aria-labelledby="last-title">
+        <p>
+          <span class="n tag">{{ queue.last.tag }}</span> <strong>{{ queue.last.maker }} {{ queue.last.model }}</strong>
+          {{ family(queue.last) }}, {{ queue.last.history }} <span class="muted">{{ complaint(queue.last) }}</span>
         </p>
-      </div>
-      <PlugFace v-if="card && plug && ring.length > 0" class="last-plug" :card="card" :plug="plug" :ring="ring" />
-    </section>
+        <div class="next">
+          <StepTitle v-if="nextStep && card" id="last-title" :step="nextStep" :card="card" again="" />
+          <h2 v-else id="last-title" class="big">Go on where it was left</h2>
+        </div>
+        <div class="go">
+          <KeyButton main cap="r" label="go on" @press="goOn(queue.last)" />
+          <p class="marks">
+            <VerdictMark v-for="mark in queue.last.standing?.marks" :key="mark.step" :mark="mark.mark" :size="18" />
+            <span
+              ><strong class="n">{{ queue.last.standing?.done }}</strong> of
+              <span class="n">{{ queue.last.standing?.steps }}</span> steps</span
+            >
+          </p>
+        </div>
+        <PlugFace v-if="card && plug && ring.length > 0" class="last-plug" :card="card" :plug="plug" :ring="ring" />
+      </section>
 
-    <section class="line" aria-label="On the bench and waiting">
-      <p v-if="queue.known && line.length === 0" class="none">Nothing waits. Press <kbd>i</kbd> to take in a part.</p>
-      <template v-for="(unit, i) in line" :key="unit.id">
-        <h2 v-if="i === 0 || line[i - 1]?.place !== unit.place" class="label">
-          {{ unit.place === 'bench' ? 'Also on the bench' : 'Waiting' }}
-        </h2>
-        <button ref="rows" class="plain row" :class="{ chosen: i === chosen }" @click="goOn(unit)" @focus="chosen = i">
-          <span class="n tag">{{ short(unit.tag) }}</span>
-          <span class="what"
-            ><strong>{{ unit.maker }}</strong> {{ unit.model
-            }}<small
-              >{{ unit.history }}, {{ age(unit) }}<template v-if="unit.from">, from {{ unit.from }}</template></small
-            ></span
+      <section class="line" aria-label="On the bench and waiting">
+        <p v-if="queue.known && line.length === 0" class="none">Nothing waits. Press <kbd>i</kbd> to take in a part.</p>
+        <template v-for="(unit, i) in line" :key="unit.id">
+          <h2 v-if="i === 0 || line[i - 1]?.place !== unit.place" class="label">
+            {{ unit.place === 'bench' ? 'Also on the bench' : 'Waiting' }}
+          </h2>
+          <button
+            ref="rows"
+            class="plain row"
+            :class="{ chosen: i === chosen }"
+            @click="goOn(unit)"
+            @focus="chosen = i"
           >
-          <span class="words">{{ complaint(unit) }}</span>
-          <span class="marks"
-            ><VerdictMark
-              v-for="mark in (unit.standing?.marks ?? []).slice(-4)"
-              :key="mark.step"
-              :mark="mark.mark"
-              :size="15"
-          /></span>
-          <span class="tally"
-            ><strong class="n">{{ unit.standing?.done ?? 0 }}</strong
-            ><template v-if="unit.standing">
-              of <span class="n">{{ unit.standing.steps }}</span></template
-            ></span
-          >
-        </button>
-      </template>
-    </section>
+            <span class="n tag">{{ short(unit.tag) }}</span>
+            <span class="what"
+              ><strong>{{ unit.maker }}</strong> {{ unit.model
+              }}<small
+                >{{ unit.history }}, {{ age(unit) }}<template v-if="unit.from">, from {{ unit.from }}</template></small
+              ></span
+            >
+            <span class="words">{{ complaint(unit) }}</span>
+            <span class="marks"
+              ><VerdictMark
+                v-for="mark in (unit.standing?.marks ?? []).slice(-4)"
+                :key="mark.step"
+                :mark="mark.mark"
+                :size="15"
+            /></span>
+            <span class="tally"
+              ><strong class="n">{{ unit.standing?.done ?? 0 }}</strong
+              ><template v-if="unit.standing">
+                of <span class="n">{{ unit.standing.steps }}</span></template
+              ></span
+            >
+          </button>
+        </template>
+      </section>
+    </div>
 
     <aside class="side">
       <section>
@@ -245,12 +257,18 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
 .queue {
   flex: 1;
   display: grid;
-  grid-template: auto auto minmax(0, 1fr) auto / 1fr 325px;
+  grid-template: 'day day' auto 'left side' minmax(0, 1fr) 'foot foot' auto / minmax(0, 1fr) 325px;
   min-height: 0;
   height: calc(100dvh - 48px);
 }
+.left {
+  grid-area: left;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
 .day {
-  grid-column: 1 / -1;
+  grid-area: day;
   display: flex;
   gap: 40px;
   align-items: center;
@@ -327,6 +345,7 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
   gap: 6px 8px;
 }
 .line {
+  flex: 1;
   overflow: auto;
   border-right: 1px solid var(--hairline);
 }
@@ -352,6 +371,7 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
 }
 .row .tag {
   font-size: 18px;
+  overflow-wrap: anywhere;
 }
 .row small {
   display: block;
@@ -366,8 +386,8 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
   color: var(--ink);
 }
 .side {
-  grid-row: 2 / 4;
-  grid-column: 2;
+  grid-area: side;
+  min-height: 0;
   background: var(--panel);
   padding: 14px 20px;
   overflow: auto;
@@ -390,7 +410,7 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
   min-height: 44px;
 }
 .foot {
-  grid-column: 1 / -1;
+  grid-area: foot;
 }
 .keys {
   display: flex;
@@ -411,7 +431,7 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
 }
 @media (max-width: 1100px) {
   .queue {
-    grid-template-columns: 1fr 270px;
+    grid-template-columns: minmax(0, 1fr) 270px;
   }
   .row {
     grid-template-columns: 56px 1fr 1fr 64px;
@@ -422,13 +442,9 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
 }
 @media (max-width: 900px) {
   .queue {
-    grid-template: auto auto 1fr auto auto / 1fr;
+    grid-template: 'day' auto 'left' auto 'side' 1fr 'foot' auto / minmax(0, 1fr);
     height: auto;
     min-height: calc(100dvh - 48px);
-  }
-  .side {
-    grid-row: auto;
-    grid-column: 1;
   }
   .counts {
     gap: 16px;

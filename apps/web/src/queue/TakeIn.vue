@@ -31,9 +31,9 @@ const cardField = ref<{ $el: HTMLInputElement }>()
 const tagField = ref<{ $el: HTMLInputElement }>()
 
 onMounted(async () => {
+  cardField.value?.$el.focus()
   await find()
-  if (props.startWith) choose(cards.value.find((one) => one.id === props.startWith))
-  else cardField.value?.$el.focus()
+  if (props.startWith) await choose(cards.value.find((one) => one.id === props.startWith))
 })
 watch(text, () => void find())
 watch(

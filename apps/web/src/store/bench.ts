@@ -165,19 +165,21 @@ export const useBench = defineStore('bench', () => {
     if (unit.standing && !unit.standing.closed) return unit.standing.run
     const by = shop.person?.id ?? ''
     const body = { id: newId(), unit: unit.id, startedAt: new Date().toISOString(), by }
-    const waitingUnit = await (await kept()).outgoing.where('id').equals(unit.id).count()
-    const view =
-      waitingUnit > 0
-        ? undefined
-        : await ask<RunView>('/runs', { method: 'POST', body }).catch((error: unknown) => {
-            if (error instanceof Refused) throw error
-            return undefined
-          })
+    await outbox.settle()
+    const waiting = await (await kept()).outgoing.where('id').equals(unit.id).count()
+    const view = waiting > 0 ? undefined : await startThere(body)
     if (view) show(view.run)
     else await startHere(unit, body)
     await save()
     return body.id
   }
+
+  /** @returns undefined where the server is away; @throws Refused where it will not have it */
+  const startThere = (body: object): Promise<RunView | undefined> =>
+    ask<RunView>('/runs', { method: 'POST', body }).catch((error: unknown) => {
+      if (error instanceof Refused) throw error
+      return undefined
+    })
 
   async function startHere(
     unit: QueueUnit,

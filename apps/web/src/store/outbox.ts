@@ -14,17 +14,24 @@ export const useOutbox = defineStore('outbox', () => {
   const away = ref(false)
   const listeners = new Set<(answer: { run: string; kept: Kept }) => void>()
   let timer: ReturnType<typeof setTimeout> | undefined
-  let sending = false
+  let running: Promise<void> | undefined
+  let moving: Promise<void> = Promise.resolve()
   let wanted = false
 
   /** Takes something in before it is shown: first the journal, in this very moment, then the database. */
   function put(item: Outgoing): void {
     jot(plain(item))
     waiting.value++
-    void moveJournal().then(send)
+    void settle()
   }
 
-  async function moveJournal(): Promise<void> {
+  /** One move at a time: two at once would put one item into the database twice. */
+  function moveJournal(): Promise<void> {
+    moving = moving.then(moveJotted)
+    return moving
+  }
+
+  async function moveJotted(): Promise<void> {
     const database = await kept()
     for (const item of jotted()) {
       const known = await database.outgoing.where('id').equals(item.id).count()
@@ -52,11 +59,18 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** Sends what waits; one tab at a time where the browser can see to it. Repeating does no harm. */
   async function send(): Promise<void> {
-    if (sending) {
+    if (running) {
       wanted = true
-      return
+      return running
     }
-    sending = true
+    running = sendOnce()
+    await running.finally(() => (running = undefined))
+    if (!wanted || away.value) return
+    wanted = false
+    await send()
+  }
+
+  async function sendOnce(): Promise<void> {
     try {
       await ('locks' in navigator ? navigator.locks.request('sure-spool-outbox', pass) : pass())
       away.value = false
@@ -66,13 +80,14 @@ export const useOutbox = defineStore('outbox', () => {
       clearTimeout(timer)
       timer = setTimeout(() => void send(), again)
     } finally {
-      sending = false
       await count()
-      if (wanted) {
-        wanted = false
-        void send()
-      }
     }
+  }
+
+  /** Sends all that was put before this moment, as far as the server is there. */
+  async function settle(): Promise<void> {
+    await moveJournal()
+    await send()
   }
 
   async function pass(): Promise<void> {
@@ -147,13 +162,12 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function begin(): Promise<void> {
-    await moveJournal()
     window.addEventListener('online', () => void send())
     document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void send())
-    await send()
+    await settle()
   }
 
-  return { waiting, aside, away, put, send, begin, onKept }
+  return { waiting, aside, away, put, settle, begin, onKept }
 })
 
 function refersTo(item: Outgoing, gone: Set<string>): boolean {

@@ -45,14 +45,16 @@ export const useQueue = defineStore('queue', () => {
 
   async function show(queue: Queue): Promise<void> {
     const outgoing = await (await kept()).outgoing.where('kind').equals('unit').toArray()
-    const local = outgoing.flatMap((item) =>
-      item.kind === 'unit' && !queue.units.some((unit) => unit.id === item.id) ? [asQueueUnit(item.body)] : [],
-    )
+    for (const item of outgoing) if (item.kind === 'unit') takenInHere.set(item.id, asQueueUnit(item.body))
+    for (const unit of queue.units) takenInHere.delete(unit.id)
+    const local = [...takenInHere.values()]
     units.value = [...local, ...queue.units]
     counts.value = { ...queue.counts, waiting: queue.counts.waiting + local.length }
     known.value = true
   }
 
+  /** taken in on this browser and not yet in the server's answer, which may be a moment older */
+  const takenInHere = new Map<string, QueueUnit>()
   const named = new Map<string, { maker: string; model: string; family: string }>()
   const asQueueUnit = (unit: NewUnit): QueueUnit => ({
     ...unit,
@@ -62,9 +64,10 @@ export const useQueue = defineStore('queue', () => {
 
   /** Takes a unit in: it stands in the queue at once and goes up when it can. */
   function takeIn(unit: NewUnit, card: { maker: string; model: string; family: string }): void {
-    named.set(unit.card.id, card)
+    named.set(unit.card.id, { maker: card.maker, model: card.model, family: card.family })
     outbox.put({ id: unit.id, kind: 'unit', body: plain(unit) })
-    units.value = [{ ...asQueueUnit(unit) }, ...units.value]
+    takenInHere.set(unit.id, asQueueUnit(unit))
+    units.value = [asQueueUnit(unit), ...units.value]
     counts.value = { ...counts.value, waiting: counts.value.waiting + 1 }
     shop.nextTag = followingTag(shop.nextTag, unit.tag)
   }

@@ -20,10 +20,12 @@ export function progressOf(
   checks: CheckState[],
   firings: Firing[],
   finding: Finding,
+  closed: boolean,
 ): { steps: StepState[]; current: string } {
   const states = steps.map((step) => stateOf(bench, step, checks, finding))
   const holding = firings.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
   const held = holding && states.find((one) => one.entry !== undefined && holding.holds.includes(one.entry))
+  if (closed) return { steps: states, current: 'finding' }
   const next = states.find((one) => one.status === 'to-do' || one.status === 'again')
   return { steps: states, current: (held ?? next ?? states.at(-1))?.step.id ?? 'finding' }
 }

@@ -1,0 +1,115 @@
+import { expect, type Locator, type Page } from '@playwright/test'
+
+let tags = 0
+
+/** The bench as a technician uses it: keys from anywhere on the screen, eyes on the title, the figure and the verdict. */
+export class BenchPage {
+  constructor(
+    readonly page: Page,
+    readonly address: string,
+  ) {}
+
+  get title(): Locator {
+    return this.page.getByRole('heading', { level: 1 }).last()
+  }
+  get verdict(): Locator {
+    return this.page.getByTestId('verdict')
+  }
+  get figure(): Locator {
+    return this.page.getByTestId('figure')
+  }
+  get remark(): Locator {
+    return this.page.getByRole('alert', { name: 'Remark' })
+  }
+  get tape(): Locator {
+    return this.page.getByRole('list', { name: 'Tape, oldest first' })
+  }
+
+  async home(): Promise<void> {
+    await this.page.goto(this.address)
+    await expect(this.page.getByText('everything kept')).toBeVisible()
+    await expect(this.page.getByText('Waiting', { exact: true })).toBeVisible()
+  }
+
+  /** Takes a part in by keyboard alone and takes it to the bench. @returns its tag */
+  async takeIn(card: string, options: { history?: 'used' | 'rewound'; words?: string } = {}): Promise<string> {
+    await this.home()
+    const tag = `T-${process.pid}-${++tags}`
+    const { keyboard } = this.page
+    await keyboard.press('i')
+    await keyboard.type(card)
+    await expect(this.page.getByRole('option').first()).toContainText(card)
+    await keyboard.press('Enter')
+    await expect(this.page.getByLabel('tag', { exact: true })).toBeFocused()
+    await keyboard.type(tag)
+    await keyboard.press('Enter')
+    await keyboard.press('Enter')
+    if (options.history) await this.page.getByLabel('condition').selectOption(options.history)
+    await keyboard.press('Enter')
+    await keyboard.press('Enter')
+    await keyboard.type(options.words ?? 'made up for a test')
+    await keyboard.press('Enter')
+    await expect(this.page.getByRole('button', { name: new RegExp(tag) })).toBeVisible()
+    await keyboard.press('Enter')
+    await expect(this.title).toHaveText('Look at the part')
+    return tag
+  }
+
+  /** Types a figure and keeps it. */
+  async type(text: string): Promise<void> {
+    for (const key of text) await this.page.keyboard.press(key === ' ' ? 'Space' : key)
+    await this.page.keyboard.press('Enter')
+  }
+
+  async press(...keys: string[]): Promise<void> {
+    for (const key of keys) await this.page.keyboard.press(key)
+  }
+
+  /** Looks, makes safe, enters the temperature measured on the part, and zeroes the leads in the meter. */
+  async prepare({ celsius = 20, zero = true }: { celsius?: number; zero?: boolean } = {}): Promise<void> {
+    await this.press('Enter')
+    await expect(this.title).toHaveText('Make it safe')
+    await this.press('a')
+    await expect(this.title).toHaveText('How warm is it?')
+    await this.press('b')
+    await this.type(String(celsius))
+    await expect(this.title).toHaveText('Touch the tips together')
+    if (zero) await this.type('0.11')
+    else {
+      await this.press('s')
+      await this.press('1')
+    }
+    await this.touches()
+  }
+
+  async touches(...names: string[]): Promise<void> {
+    await expect(this.title).toContainText('ouch')
+    for (const name of names) await expect(this.title).toContainText(name)
+  }
+
+  /** Proves the frame contact and reads the groups of the 18 twin open. */
+  async groundTwin(): Promise<void> {
+    await expect(this.title).toHaveText('Touch both tips to bare frame')
+    await this.type('0.1')
+    for (let group = 0; group < 2; group++) {
+      await this.touches('frame')
+      await this.press('o')
+      await this.press('Enter')
+      await expect(this.verdict).toContainText('within')
+    }
+  }
+
+  /** Skips the optional step that stands open, and reaches the finding. */
+  async toFinding(): Promise<void> {
+    await this.press('d')
+    await expect(this.page.getByRole('button', { name: 'the sheet' })).toBeVisible()
+  }
+
+  async allSent(): Promise<void> {
+    await expect(this.page.getByRole('status').first()).toHaveText('everything kept', { timeout: 20_000 })
+  }
+
+  get runId(): string {
+    return new URL(this.page.url()).pathname.split('/')[2] ?? ''
+  }
+}

@@ -1,0 +1,142 @@
+import type { RunView } from '@sure-spool/contract'
+import { BenchPage } from './benchPage'
+import { expect, test } from './world'
+
+const typed = (view: RunView) =>
+  view.run.entries.flatMap((entry) => (entry.kind === 'reading' ? [entry.reading.text] : []))
+
+test('a server killed in the middle loses nothing: what waits goes up when it is back', async ({ bench, world }) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('322')
+  await bench.allSent()
+  await world.kill()
+  await bench.touches('tan')
+  await bench.type('36.5')
+  await bench.touches('grey', 'tan')
+  await bench.type('358.4')
+  await expect(bench.verdict).toContainText('within')
+  await expect(bench.page.getByRole('status').first()).toContainText('2 waiting to go up')
+  await world.start()
+  await bench.allSent()
+  expect(typed(await world.get<RunView>(`/runs/${bench.runId}`))).toEqual(['322', '36.5', '358.4'])
+})
+
+test('a tab closed with the answer still out stands at the same step when it is opened again', async ({
+  bench,
+  world,
+  context,
+}) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.allSent()
+  const url = bench.page.url()
+  await context.route('**/api/v1/runs/*/entries', () => new Promise(() => undefined))
+  await bench.type('322')
+  await bench.page.close({ runBeforeUnload: false })
+  await context.unroute('**/api/v1/runs/*/entries')
+  const page = await context.newPage()
+  const again = new BenchPage(page, world.address)
+  await page.goto(url)
+  await again.touches('orange', 'tan')
+  await expect(again.tape).toContainText('322')
+  await again.allSent()
+  expect(typed(await world.get<RunView>(`/runs/${again.runId}`))).toEqual(['322'])
+})
+
+test('the installed app opens without a server, at the same step', async ({ bench, world, context }) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('322')
+  await bench.allSent()
+  const url = bench.page.url()
+  await bench.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await bench.page.reload()
+  await bench.touches('tan')
+  await world.kill()
+  const page = await context.newPage()
+  const away = new BenchPage(page, world.address)
+  await page.goto(url)
+  await away.touches('orange', 'tan')
+  await away.type('36.5')
+  await expect(page.getByRole('status').first()).toContainText('waiting to go up')
+  await world.start()
+  await away.allSent()
+  expect(typed(await world.get<RunView>(`/runs/${away.runId}`))).toEqual(['322', '36.5'])
+})
+
+test('two tabs on one run, and another browser, stand at one step', async ({ bench, world, context, browser }) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.allSent()
+  const second = new BenchPage(await context.newPage(), world.address)
+  await second.page.goto(bench.page.url())
+  await second.touches('orange', 'grey')
+  await second.type('322')
+  await second.allSent()
+  await bench.touches('orange', 'tan')
+  await bench.type('36.5')
+  await bench.allSent()
+  await second.touches('grey', 'tan')
+  const elsewhere = await browser.newContext()
+  const third = new BenchPage(await elsewhere.newPage(), world.address)
+  await third.page.goto(bench.page.url())
+  await third.touches('grey', 'tan')
+  await expect(third.tape).toContainText('36.5')
+  await elsewhere.close()
+  const view = await world.get<RunView>(`/runs/${bench.runId}`)
+  expect(view.run.entries.map((entry) => entry.n)).toEqual(view.run.entries.map((_, i) => i + 1))
+})
+
+test('undo, take back and skip stay on the tape, struck and with their reasons', async ({ bench, world }) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('310')
+  await expect(bench.tape).toContainText('310')
+  await bench.press('Backspace')
+  await bench.touches('orange', 'grey')
+  await expect(bench.tape).toContainText('taken back')
+  await bench.type('322')
+  await bench.touches('tan')
+  await bench.press('s')
+  await bench.page.keyboard.type('plug is full of resin')
+  await bench.press('Enter')
+  await bench.touches('grey', 'tan')
+  await bench.press('x')
+  await bench.press('1')
+  await bench.touches('orange', 'grey')
+  await bench.allSent()
+  const { run } = await world.get<RunView>(`/runs/${bench.runId}`)
+  expect(run.entries.filter((entry) => entry.kind === 'take-back').map((entry) => entry.reason)).toEqual([
+    'undone',
+    'wrong pair',
+  ])
+  expect(run.entries.find((entry) => entry.kind === 'skip')).toMatchObject({
+    check: 'high',
+    reason: 'plug is full of resin',
+  })
+})
+
+test('a part taken in while the server is away goes up with its first readings', async ({ bench, world }) => {
+  await bench.home()
+  await bench.page.goto(`${world.address}/cards`)
+  await bench.page.getByRole('link', { name: /18 twin/ }).click()
+  await expect(bench.page.getByRole('heading', { level: 1 })).toContainText('figures')
+  await bench.home()
+  await world.kill()
+  await bench.press('i')
+  await bench.page.keyboard.type('18 twin')
+  await expect(bench.page.getByRole('option').first()).toContainText('18 twin')
+  await bench.press('Enter')
+  await expect(bench.page.getByLabel('tag', { exact: true })).toBeFocused()
+  await bench.page.keyboard.type(`away-${Date.now()}`)
+  await bench.press('Enter', 'Enter', 'Enter', 'Enter', 'Enter')
+  await bench.press('Enter')
+  await expect(bench.title).toHaveText('Look at the part')
+  await bench.prepare()
+  await bench.type('322')
+  await expect(bench.tape).toContainText('322')
+  await world.start()
+  await bench.allSent()
+  expect(typed(await world.get<RunView>(`/runs/${bench.runId}`))).toEqual(['322'])
+})

@@ -1,0 +1,104 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import type { Queue } from '@sure-spool/contract'
+import { expect, test, type World } from './world'
+
+async function addresses(world: World): Promise<{ name: string; path: string; ready: string }[]> {
+  const { units } = await world.get<Queue>('/units?limit=200')
+  const runOf = (tag: string) => units.find((one) => one.tag === tag)?.standing?.run ?? ''
+  const card = units.find((one) => one.tag === 'SQ-0431')?.card.id ?? ''
+  return [
+    { name: 'queue', path: '/', ready: 'Waiting' },
+    { name: 'bench, held', path: `/bench/${runOf('SQ-0431')}`, ready: 'Between readings' },
+    { name: 'bench', path: `/bench/${runOf('SQ-0438')}`, ready: 'just read' },
+    { name: 'finding', path: `/bench/${runOf('SQ-0410')}`, ready: 'What would settle it' },
+    { name: 'sheet', path: `/bench/${runOf('SQ-0402')}/sheet`, ready: 'To redo a line' },
+    { name: 'cards', path: '/cards', ready: 'revision' },
+    { name: 'card', path: `/cards/${card}`, ready: 'Owner says' },
+  ]
+}
+
+async function open(page: Page, world: World, path: string, ready: string): Promise<void> {
+  await page.goto(world.address + path)
+  await expect(page.getByText(ready).first()).toBeVisible()
+}
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`axe finds nothing on any screen, ${scheme}`, async ({ browser, world }) => {
+    const context = await browser.newContext({ colorScheme: scheme })
+    const page = await context.newPage()
+    for (const { name, path, ready } of await addresses(world)) {
+      await open(page, world, path, ready)
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      expect(violations.map((one) => `${name}: ${one.id} ${one.nodes.map((node) => node.target).join(' ')}`)).toEqual(
+        [],
+      )
+    }
+    await context.close()
+  })
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [800, 1280],
+] as const)
+  test(`nothing runs out of the side at ${width}x${height}, and the bench needs no scrolling`, async ({
+    browser,
+    world,
+  }) => {
+    const context = await browser.newContext({ viewport: { width, height } })
+    const page = await context.newPage()
+    for (const { name, path, ready } of await addresses(world)) {
+      await open(page, world, path, ready)
+      const size = await page.evaluate(() => ({
+        wide: document.documentElement.scrollWidth,
+        high: document.documentElement.scrollHeight,
+      }))
+      expect(size.wide, name).toBeLessThanOrEqual(width)
+      if (name.startsWith('bench') && width > 900) expect(size.high, name).toBeLessThanOrEqual(height)
+    }
+    await context.close()
+  })
+
+test('the figure is set in the shipped face, with its ohm sign', async ({ page, world }) => {
+  const all = await addresses(world)
+  const bench = all.find((one) => one.name === 'bench')
+  await open(page, world, bench?.path ?? '', bench?.ready ?? '')
+  const session = await page.context().newCDPSession(page)
+  await session.send('DOM.enable')
+  await session.send('CSS.enable')
+  const { root } = await session.send('DOM.getDocument')
+  for (const selector of ['[data-testid=figure]', '.unit.n']) {
+    const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector })
+    const { fonts } = await session.send('CSS.getPlatformFontsForNode', { nodeId })
+    expect(fonts.map((font) => font.familyName)).toEqual(['JetBrains Mono'])
+  }
+})
+
+test('what a thumb needs is 44 px, and what the bench needs is 15 px or more', async ({ page, world }) => {
+  const all = await addresses(world)
+  for (const name of ['bench', 'bench, held']) {
+    const one = all.find((each) => each.name === name)
+    await open(page, world, one?.path ?? '', one?.ready ?? '')
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('main button')]
+        .filter((button) => button.getBoundingClientRect().height < 43.5)
+        .map((button) => button.textContent),
+    )
+    expect(small).toEqual([])
+    const tiny = await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('main p, main span, main h1, main h2')]
+        .filter((element) => element.childNodes.length > 0 && parseFloat(getComputedStyle(element).fontSize) < 15)
+        .map((element) => element.textContent),
+    )
+    expect(tiny).toEqual([])
+  }
+})
+
+test('a screen reader hears the step, the figure and the verdict', async ({ page, world }) => {
+  const all = await addresses(world)
+  const bench = all.find((one) => one.name === 'bench')
+  await open(page, world, bench?.path ?? '', bench?.ready ?? '')
+  await expect(page.locator('[aria-live=polite]', { hasText: 'Touch' })).toContainText('green')
+  await expect(page.locator('.unseen[aria-live=polite]')).toContainText('brown–blue 347 Ω, within')
+})
