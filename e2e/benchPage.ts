@@ -102,7 +102,7 @@ export class BenchPage {
   /** Skips the optional step that stands open, and reaches the finding. */
   async toFinding(): Promise<void> {
     await this.press('d')
-    await expect(this.page.getByRole('button', { name: 'the sheet' })).toBeVisible()
+    await expect(this.page.getByRole('button', { name: 'the sheet', exact: true })).toBeVisible()
   }
 
   async allSent(): Promise<void> {

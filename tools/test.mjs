@@ -24,7 +24,8 @@ await run(async () => {
   if (wanted('types'))
     await counted(tally, 'types', [
       [bin('tsc'), '-p', 'tsconfig.json'],
-      [bin('tsc'), '-p', 'packages/core/tsconfig.json'], [bin('tsc'), '-p', 'e2e/tsconfig.json'],
+      [bin('tsc'), '-p', 'packages/core/tsconfig.json'],
+      [bin('tsc'), '-p', 'e2e/tsconfig.json'],
       [bin('vue-tsc'), '-p', 'apps/web/tsconfig.json'],
     ])
   if (wanted('lint'))

@@ -64,6 +64,7 @@ CREATE TABLE `findings` (
 --> statement-breakpoint
 CREATE TABLE `instruments` (
 	`id` varchar(64) NOT NULL,
+	`place` int NOT NULL,
 	`body` json NOT NULL,
 	CONSTRAINT `instruments_id` PRIMARY KEY(`id`)
 );

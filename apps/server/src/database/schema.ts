@@ -12,6 +12,8 @@ export const people = mysqlTable('people', {
 
 export const instruments = mysqlTable('instruments', {
   id: varchar('id', { length: 64 }).primaryKey(),
+  /** the shop's own order: the first is taken where nobody chose */
+  place: int('place').notNull(),
   body: document<Instrument>('body').notNull(),
 })
 

@@ -18,7 +18,7 @@ export const plainSettings: ShopSettings = {
 export const allPeople = (queries: Queries): Promise<Person[]> => queries.select().from(people).orderBy(asc(people.id))
 
 export async function allInstruments(queries: Queries): Promise<Instrument[]> {
-  const rows = await queries.select().from(instruments).orderBy(asc(instruments.id))
+  const rows = await queries.select().from(instruments).orderBy(asc(instruments.place), asc(instruments.id))
   return rows.map((row) => row.body)
 }
 
@@ -33,7 +33,7 @@ export async function insertShop(
 ): Promise<void> {
   if (shop.people.length > 0) await queries.insert(people).values(shop.people)
   if (shop.instruments.length > 0)
-    await queries.insert(instruments).values(shop.instruments.map((body) => ({ id: body.id, body })))
+    await queries.insert(instruments).values(shop.instruments.map((body, place) => ({ id: body.id, place, body })))
   if (shop.settings) await queries.insert(settings).values({ id: 1, body: shop.settings })
 }
 

@@ -5,7 +5,6 @@ import KeyButton from '../parts/KeyButton.vue'
 import { isTaken, useKeys } from '../parts/keys'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
-import { complaintWords, familyWords } from '../words/kinds'
 import { problemWords } from '../words/reasons'
 import { answersTo, reasonsFor } from './answers'
 import AskLine from './AskLine.vue'
@@ -21,6 +20,7 @@ import RemarkPanel from './RemarkPanel.vue'
 import { isMuted, setMuted } from './sound'
 import StepTitle from './StepTitle.vue'
 import TapeRow from './TapeRow.vue'
+import UnitLine from './UnitLine.vue'
 import { useAwake } from './useAwake'
 
 /** The bench: one run, one thing to do at a time. Keys belong to the line while it is open. */
@@ -79,24 +79,6 @@ const again = computed(() => {
     return bench.doing.mistyped ? 'Type again:' : bench.contact === 'clips' ? 'Clip on again:' : 'Touch again:'
   return bench.current?.status === 'again' ? (bench.contact === 'clips' ? 'Clip on again:' : 'Touch again:') : ''
 })
-const leadsWords = computed(() => {
-  const entry = bench.state?.tape.entries.findLast(
-    (one) =>
-      one.kind === 'lead-check' && one.instrument === bench.meter?.id && !bench.state?.tape.takenBack.has(one.id),
-  )
-  if (bench.meter?.fourWire) return { value: 'four wires', how: '' }
-  return entry?.kind === 'lead-check'
-    ? { value: `${entry.text}`, how: entry.how === 'hardware' ? 'Ω zeroed' : 'Ω taken off' }
-    : { value: 'not zeroed', how: '' }
-})
-const partWords = computed(() => {
-  const entry = bench.state?.tape.entries.findLast(
-    (one) => one.kind === 'temperature' && !bench.state?.tape.takenBack.has(one.id),
-  )
-  if (entry?.kind !== 'temperature') return 'not entered'
-  return entry.partC === undefined ? `room ${figures.plain(entry.roomC ?? 20, 3)}` : figures.plain(entry.partC, 3)
-})
-
 function keepLine(): void {
   if (!line.value) return
   const text = keptText(line.value)
@@ -239,32 +221,7 @@ function lineKey(key: string): boolean {
 
 <template>
   <main v-if="bench.run && bench.state" class="bench" :class="{ finding: atFinding }">
-    <section class="unit" aria-label="The unit">
-      <p>
-        <span class="n tag">{{ bench.run.unit.tag }}</span>
-        <strong>{{ bench.run.card.name.maker }} {{ bench.run.card.name.model }}</strong>
-        <span>{{ familyWords[bench.run.card.family] }}, {{ bench.run.unit.history }}</span>
-        <span class="muted">{{
-          bench.run.unit.words
-            ? `“${bench.run.unit.words}”`
-            : bench.run.unit.complaint.map((one) => complaintWords[one]).join(', ')
-        }}</span>
-      </p>
-      <p class="kit">
-        <button class="plain" aria-keyshortcuts="z" @click="bench.goTo('leads')">
-          leads <strong class="n">{{ leadsWords.value }}</strong> {{ leadsWords.how }}
-        </button>
-        <button class="plain" @click="bench.goTo('temperature')">
-          part <strong class="n">{{ partWords }}</strong> °C
-        </button>
-        <button class="plain" aria-keyshortcuts="v" @click="bench.nextMeter()">
-          <strong>{{ bench.meter?.name.split(',')[0] ?? 'no meter' }}</strong>
-        </button>
-        <button class="plain" aria-keyshortcuts="k" @click="bench.turnContact()">
-          <strong>{{ bench.contact }}</strong>
-        </button>
-      </p>
-    </section>
+    <UnitLine class="unit-area" :run="bench.run" />
     <FindingPanel
       v-if="atFinding"
       ref="finding"
@@ -352,7 +309,6 @@ function lineKey(key: string): boolean {
 
 <style scoped>
 .bench {
-  flex: 1;
   display: grid;
   grid-template:
     'unit unit unit' 52px 'path work meaning' minmax(0, 1fr) 'tape tape tape' auto / 236px minmax(0, 1fr)
@@ -368,40 +324,8 @@ function lineKey(key: string): boolean {
   grid-area: whole;
   min-height: 0;
 }
-.unit {
+.unit-area {
   grid-area: unit;
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 20px;
-  padding: 0 20px;
-  background: var(--panel);
-  border-bottom: 1px solid var(--hairline);
-  min-height: 52px;
-}
-.unit > p {
-  display: flex;
-  gap: 12px;
-  align-items: baseline;
-  min-width: 0;
-}
-.unit > p:first-child span:last-child {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.unit p > * {
-  white-space: nowrap;
-}
-.tag {
-  font-size: 18px;
-}
-.kit {
-  gap: 18px;
-  flex: none;
-}
-.kit button {
-  min-height: 44px;
 }
 .path-area {
   grid-area: path;
@@ -457,25 +381,12 @@ function lineKey(key: string): boolean {
     flex-direction: column;
     gap: 0;
   }
-  .unit > p:first-child span:nth-child(3) {
-    display: none;
-  }
 }
 @media (max-width: 900px) {
   .bench {
     overflow: visible;
     grid-template: 'unit' auto 'path' auto 'work' auto 'meaning' auto 'tape' auto / 1fr;
     height: auto;
-  }
-  .unit {
-    flex-direction: column;
-    align-items: flex-start;
-    gap: 0;
-    padding-block: 6px;
-  }
-  .unit > p {
-    max-width: 100%;
-    flex-wrap: wrap;
   }
   .caps {
     flex-direction: row;

@@ -15,7 +15,7 @@ import AskLine from './AskLine.vue'
 import { choicesFor, type Choice } from './decisions'
 
 /** The finding: every judged line with its ruler, what was not tested, what a pass does not prove, and the decision. */
-const props = defineProps<{ asleep: boolean }>()
+defineProps<{ asleep: boolean }>()
 const emit = defineEmits<{ sheet: []; asking: [open: boolean] }>()
 const bench = useBench()
 const shop = useShop()
@@ -75,7 +75,7 @@ function leave(): void {
   chosen.value = null
   emit('asking', false)
 }
-defineExpose({ choose, props })
+defineExpose({ choose })
 </script>
 
 <template>
@@ -97,7 +97,7 @@ defineExpose({ choose, props })
       </div>
     </header>
     <div class="body">
-      <section class="lines" aria-label="What was read">
+      <section class="lines" aria-label="What was read" tabindex="0">
         <p v-for="look in looks" :key="look.id" class="look row">
           <span class="group strong">Look</span
           ><VerdictMark :mark="look.what.includes('sound') ? 'done' : 'flagged'" /><span
@@ -179,7 +179,7 @@ defineExpose({ choose, props })
           />
         </div>
       </section>
-      <aside class="aside">
+      <aside class="aside" aria-label="What it means" tabindex="0">
         <section v-if="remarks.length > 0">
           <h2 class="label">Before it is closed</h2>
           <p v-for="one in remarks" :key="one.id">

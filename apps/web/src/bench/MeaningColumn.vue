@@ -9,6 +9,7 @@ import { remarkWords } from '../words/remarks'
 
 /** What it means: checks between readings, remarks that do not hold, what the complaint points at, cautions. */
 defineProps<{ asleep: boolean }>()
+defineEmits<{ grounds: [] }>()
 const bench = useBench()
 const figures = useFigures()
 const card = computed(() => bench.run?.card)
@@ -86,7 +87,7 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
 </script>
 
 <template>
-  <aside class="meaning" aria-label="What it means">
+  <aside class="meaning" aria-label="What it means" tabindex="0">
     <section v-for="sum in sums" :key="sum.id">
       <h2 class="label">Between readings</h2>
       <p class="names">
@@ -157,10 +158,6 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
     </section>
   </aside>
 </template>
-
-<script lang="ts">
-export default { emits: ['grounds'] }
-</script>
 
 <style scoped>
 .meaning {

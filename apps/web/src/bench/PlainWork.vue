@@ -8,7 +8,7 @@ import { isolationWords, lookWords } from '../words/kinds'
 import { keptText, type Line } from './line'
 
 /** The steps that are not a reading: looks, isolation, temperature, leads, the frame contact, what was seen. */
-const props = defineProps<{ line: Line | null; problem: string; asleep: boolean }>()
+defineProps<{ line: Line | null; problem: string; asleep: boolean }>()
 const emit = defineEmits<{ type: [text: string] }>()
 const bench = useBench()
 const shop = useShop()

@@ -7,16 +7,15 @@ import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { decisionWords, isolationWords, lookWords } from '../words/kinds'
 import { pairLabel } from '../words/points'
+import { clock } from '../words/times'
 
 /** The tape: everything in order, superseded readings struck with how. */
-const props = defineProps<{ asleep: boolean }>()
+defineProps<{ asleep: boolean }>()
 defineEmits<{ undo: [] }>()
 const bench = useBench()
 const figures = useFigures()
 const strip = ref<HTMLElement | null>(null)
 const hidden = new Set(['take-back', 'caution'])
-const clock = (at: string) =>
-  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(new Date(at))
 
 interface Slip {
   id: string
@@ -130,7 +129,6 @@ const counts = computed(() => {
     count: all.filter((one) => one.mark === mark).length,
   }))
 })
-defineExpose({ props })
 </script>
 
 <template>

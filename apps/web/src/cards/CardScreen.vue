@@ -1,29 +1,19 @@
 <script setup lang="ts">
 import type { CardRecord, CardView } from '@sure-spool/contract'
-import {
-  complaintIds,
-  expectedOf,
-  prepareCard,
-  quantityOf,
-  type Card,
-  type ComplaintId,
-  type PreparedLimit,
-} from '@sure-spool/core'
+import { expectedOf, prepareCard, quantityOf, type Card, type PreparedLimit } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import KeyButton from '../parts/KeyButton.vue'
 import { isTaken, useKeys } from '../parts/keys'
-import PlugFace from '../parts/PlugFace.vue'
-import { heldWords, holdPlug } from '../parts/plugLayout'
 import { useHold } from '../parts/useHold'
-import VerdictMark from '../parts/VerdictMark.vue'
 import WindingLine from '../parts/WindingLine.vue'
 import { ask } from '../store/api'
 import { keepCard } from '../store/bench'
 import { readCopy, keepCopy } from '../store/kept'
 import { useFigures } from '../words/figures'
-import { cautionFoot, cautionWords, complaintWords, familyWords, gradeWords } from '../words/kinds'
+import { familyWords, gradeWords } from '../words/kinds'
 import { pairLabel } from '../words/points'
+import CardSide from './CardSide.vue'
 import UnitStrip from './UnitStrip.vue'
 
 /** One card: its face, windings, limits side by side with who says so, and the shop's own units as strokes over them. */
@@ -86,23 +76,6 @@ const rows = computed(() => {
       }
     })
 })
-const complaints = computed(() => {
-  const one = card.value
-  if (!one) return []
-  return one.hints.flatMap((hint) =>
-    typeof hint.when === 'string' && (complaintIds as readonly string[]).includes(hint.when)
-      ? [
-          {
-            when: hint.when as ComplaintId,
-            text: hint.text,
-            suspects: hint.suspects.map(named),
-            clears: (hint.clears ?? []).map(named),
-          },
-        ]
-      : [],
-  )
-})
-const named = (id: string) => card.value?.windings.find((winding) => winding.id === id)?.label ?? id
 const cameBack = computed(
   () => new Set((record.value?.readings ?? []).filter((one) => one.cameBack).map((one) => one.tag)),
 )
@@ -155,40 +128,8 @@ useKeys((event) => {
         />
       </p>
     </header>
-    <aside class="left">
-      <section>
-        <template v-for="plug in card.plugs" :key="plug.id">
-          <PlugFace :card="card" :plug="plug" :flipped="hold.flipped" :turns="hold.turns" />
-          <p class="seen muted">{{ plug.label }}: {{ heldWords(holdPlug(plug, hold.flipped, hold.turns)) }}</p>
-        </template>
-        <KeyButton quiet cap="f" label="flip" @press="flip" />
-      </section>
-      <section v-if="complaints.length > 0">
-        <h2 class="label">Owner says</h2>
-        <dl>
-          <template v-for="hint in complaints" :key="hint.when"
-            ><dt>{{ complaintWords[hint.when] }}</dt>
-            <dd>
-              <span v-for="one in hint.suspects" :key="one"
-                ><VerdictMark mark="flagged" :size="12" label="suspected" /> {{ one }}</span
-              ><span v-for="one in hint.clears" :key="one"
-                ><VerdictMark mark="done" :size="12" label="cleared" /> {{ one }}</span
-              >
-            </dd></template
-          >
-        </dl>
-      </section>
-      <section>
-        <h2 class="label">Care</h2>
-        <p>{{ card.care.isolate.join(' ') }}</p>
-        <p>
-          <strong class="n">{{ card.care.maxTestVolts }}</strong> V at most, windings to frame.
-        </p>
-        <p v-for="caution in card.care.cautions" :key="caution">{{ cautionWords[caution] }}</p>
-        <p class="muted">{{ cautionFoot }}</p>
-      </section>
-    </aside>
-    <section class="figures">
+    <CardSide class="side-area" :card="card" :hold="hold" @flip="flip" />
+    <section class="figures" aria-label="Figures" tabindex="0">
       <h1>{{ headline }}</h1>
       <p v-if="record && record.units > 0" class="key">
         <span
@@ -257,7 +198,6 @@ useKeys((event) => {
 
 <style scoped>
 .card {
-  flex: 1;
   display: grid;
   grid-template: 'unit unit' 52px 'left figures' minmax(0, 1fr) 'history history' auto / 320px 1fr;
   height: calc(100dvh - 48px);
@@ -276,42 +216,8 @@ useKeys((event) => {
   gap: 14px;
   align-items: center;
 }
-.left {
+.side-area {
   grid-area: left;
-  background: var(--panel);
-  border-right: 1px solid var(--hairline);
-  overflow: auto;
-  padding: 14px 20px;
-  display: grid;
-  gap: 14px;
-  align-content: start;
-}
-.left section {
-  border-bottom: 1px solid var(--hairline);
-  padding-bottom: 12px;
-  display: grid;
-  gap: 6px;
-}
-.seen {
-  font-size: 15px;
-}
-dl {
-  display: grid;
-  grid-template-columns: 1fr;
-  gap: 2px;
-}
-dt {
-  margin-top: 6px;
-}
-dd {
-  display: grid;
-  gap: 2px;
-  color: var(--muted);
-}
-dd span {
-  display: flex;
-  gap: 6px;
-  align-items: center;
 }
 .figures {
   grid-area: figures;

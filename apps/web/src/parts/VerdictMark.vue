@@ -32,7 +32,7 @@ const words: Record<Mark, string> = {
 <template>
   <svg
     class="mark"
-    :class="mark"
+    :class="`is-${mark}`"
     viewBox="-4 0 40 16"
     :height="size"
     :width="size * 2.5"
@@ -64,22 +64,22 @@ const words: Record<Mark, string> = {
   overflow: visible;
   color: var(--ink);
 }
-.within {
+.is-within {
   color: var(--within);
 }
-.borderline {
+.is-borderline {
   color: var(--borderline);
 }
-.outside {
+.is-outside {
   color: var(--outside);
 }
-.done {
+.is-done {
   color: var(--within);
 }
-.flagged {
+.is-flagged {
   color: var(--copper);
 }
-.skipped {
+.is-skipped {
   color: var(--muted);
 }
 .bracket,

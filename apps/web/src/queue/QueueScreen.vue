@@ -10,9 +10,10 @@ import { useBench } from '../store/bench'
 import { useOutbox } from '../store/outbox'
 import { useQueue } from '../store/queue'
 import { useShop } from '../store/shop'
-import { complaintWords, decisionWords, familyWords, findingWords } from '../words/kinds'
+import { complaintWords, familyWords } from '../words/kinds'
 import StepTitle from '../bench/StepTitle.vue'
 import PlugFace from '../parts/PlugFace.vue'
+import QueueSide from './QueueSide.vue'
 import TakeIn from './TakeIn.vue'
 import { useLastStep } from './useLastStep'
 
@@ -100,10 +101,6 @@ const age = (unit: QueueUnit) => {
 const complaint = (unit: QueueUnit) =>
   unit.words !== '' ? `“${unit.words}”` : unit.complaint.map((one) => complaintWords[one]).join(', ')
 const short = (tag: string) => tag.replace(shop.settings.tagPrefix, '')
-const findingMark = (unit: QueueUnit) =>
-  ({ 'fault-found': 'outside', undecided: 'none', 'no-fault-found': 'within' })[
-    unit.standing?.finding ?? 'undecided'
-  ] as 'outside' | 'none' | 'within'
 const { card, step: nextStep, plug, ring } = useLastStep(() => queue.last)
 const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date())
 </script>
@@ -157,8 +154,10 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
         <PlugFace v-if="card && plug && ring.length > 0" class="last-plug" :card="card" :plug="plug" :ring="ring" />
       </section>
 
-      <section class="line" aria-label="On the bench and waiting">
-        <p v-if="queue.known && line.length === 0" class="none">Nothing waits. Press <kbd>i</kbd> to take in a part.</p>
+      <section class="line" aria-label="On the bench and waiting" tabindex="0">
+        <p v-if="queue.known && line.length === 0" class="nothing">
+          Nothing waits. Press <kbd>i</kbd> to take in a part.
+        </p>
         <template v-for="(unit, i) in line" :key="unit.id">
           <h2 v-if="i === 0 || line[i - 1]?.place !== unit.place" class="label">
             {{ unit.place === 'bench' ? 'Also on the bench' : 'Waiting' }}
@@ -196,39 +195,7 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
       </section>
     </div>
 
-    <aside class="side">
-      <section>
-        <h2 class="label">Blocked, and what frees it</h2>
-        <ul>
-          <li v-for="unit in queue.blocked" :key="unit.id">
-            <p class="strong">{{ unit.blockedBy || 'no reason given' }}</p>
-            <p>
-              <span class="n">{{ short(unit.tag) }}</span> {{ unit.maker }} {{ unit.model }}
-            </p>
-            <KeyButton quiet label="it is free" @press="moved(unit, 'waiting')" />
-          </li>
-          <li v-if="queue.blocked.length === 0" class="muted">Nothing is blocked.</li>
-        </ul>
-      </section>
-      <section>
-        <h2 class="label">Finished</h2>
-        <ul class="finished">
-          <li v-for="unit in queue.done.slice(0, 8)" :key="unit.id">
-            <VerdictMark
-              :mark="findingMark(unit)"
-              :size="15"
-              :label="findingWords[unit.standing?.finding ?? 'undecided']"
-            />
-            <RouterLink v-if="unit.standing" :to="{ name: 'sheet', params: { run: unit.standing.run } }">
-              <strong>{{ findingWords[unit.standing.finding] }}</strong><template v-if="unit.standing.decision"
-                >, {{ decisionWords[unit.standing.decision as keyof typeof decisionWords] }}</template
-              >
-              <br /><span class="n">{{ short(unit.tag) }}</span> {{ unit.maker }} {{ unit.model }}
-            </RouterLink>
-          </li>
-        </ul>
-      </section>
-    </aside>
+    <QueueSide class="side-area" @free="moved($event, 'waiting')" />
 
     <form v-if="setting" class="foot asking" @submit.prevent="setAside" @keydown.esc="setting = undefined">
       <label for="block-words">What does {{ setting.tag }} wait for?</label>
@@ -255,7 +222,6 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
 
 <style scoped>
 .queue {
-  flex: 1;
   display: grid;
   grid-template: 'day day' auto 'left side' minmax(0, 1fr) 'foot foot' auto / minmax(0, 1fr) 325px;
   min-height: 0;
@@ -352,7 +318,7 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
 .line h2 {
   padding: 12px 20px 4px;
 }
-.none {
+.nothing {
   padding: 24px 20px;
 }
 .row {
@@ -385,29 +351,9 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
 .tally strong {
   color: var(--ink);
 }
-.side {
+.side-area {
   grid-area: side;
   min-height: 0;
-  background: var(--panel);
-  padding: 14px 20px;
-  overflow: auto;
-  border-left: 1px solid var(--hairline);
-  display: grid;
-  align-content: start;
-  gap: 18px;
-}
-.side li {
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hairline);
-}
-.finished li {
-  display: flex;
-  gap: 12px;
-  align-items: flex-start;
-}
-.finished a {
-  text-decoration: none;
-  min-height: 44px;
 }
 .foot {
   grid-area: foot;

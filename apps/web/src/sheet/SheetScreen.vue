@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import { coreVersion, type Evaluation } from '@sure-spool/core'
+import { coreVersion } from '@sure-spool/core'
 import { computed, onMounted, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import KeyButton from '../parts/KeyButton.vue'
 import { isTaken, useKeys } from '../parts/keys'
 import PlugFace from '../parts/PlugFace.vue'
 import { heldWords, holdPlug } from '../parts/plugLayout'
-import ReadingRuler from '../parts/ReadingRuler.vue'
 import VerdictMark from '../parts/VerdictMark.vue'
 import WindingLine from '../parts/WindingLine.vue'
 import { useBench } from '../store/bench'
 import { useShop } from '../store/shop'
 import { takenText, useFigures } from '../words/figures'
+import { clock, day } from '../words/times'
 import { findingTitle, notProved, notTested, openWords, wouldSettle } from '../words/finding'
 import {
   cautionFoot,
@@ -21,11 +21,9 @@ import {
   gradeWords,
   isolationWords,
   lookWords,
-  verdictWords,
 } from '../words/kinds'
-import { foundLines } from '../words/lines'
-import { reasonLine } from '../words/reasons'
 import { remarkWords } from '../words/remarks'
+import ReadingsTable from './ReadingsTable.vue'
 
 /** The printed sheet: every reading with its arithmetic, so that a colleague or a customer can redo it by hand. */
 const props = defineProps<{ run: string }>()
@@ -39,9 +37,8 @@ watch(
   { immediate: true },
 )
 const state = computed(() => bench.state)
-const run = computed(() => bench.run)
+const document = computed(() => bench.run)
 const title = computed(() => (state.value ? findingTitle(state.value) : { title: '', line: '' }))
-const lines = computed(() => (state.value ? foundLines(state.value, true) : []))
 const decisions = computed(() =>
   (state.value?.tape.entries ?? []).flatMap((entry) =>
     entry.kind === 'decision' && !state.value?.tape.takenBack.has(entry.id) ? [entry] : [],
@@ -60,7 +57,7 @@ const remarks = computed(() =>
     key: `${one.id}${one.entry ?? ''}`,
     severity: one.severity,
     at: at(one.entry),
-    ...remarkWords(one, run.value!.card, figures),
+    ...remarkWords(one, document.value!.card, figures),
     answer: one.answered
       ? (one.answered.reason ?? (one.answered.by === 'cleared' ? 'cleared by a later reading' : 'kept'))
       : one.severity === 'stop'
@@ -68,19 +65,11 @@ const remarks = computed(() =>
         : '',
   })),
 )
-const entryAt = (id: string | undefined) => run.value?.entries.find((entry) => entry.id === id)?.at
+const entryAt = (id: string | undefined) => document.value?.entries.find((entry) => entry.id === id)?.at
 const at = (id: string | undefined) => clock(entryAt(id))
-const clock = (time: string | undefined) =>
-  time === undefined
-    ? ''
-    : new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(new Date(time))
-const day = (time: string | undefined) =>
-  time === undefined
-    ? ''
-    : new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(new Date(time))
 const person = (id: string) => shop.people.find((one) => one.id === id)?.name ?? id
-const ended = computed(() => run.value?.entries.at(-1)?.at)
-const by = computed(() => [...new Set((run.value?.entries ?? []).map((entry) => person(entry.by)))].join(', '))
+const ended = computed(() => document.value?.entries.at(-1)?.at)
+const by = computed(() => [...new Set((document.value?.entries ?? []).map((entry) => person(entry.by)))].join(', '))
 const values = computed(() =>
   Object.fromEntries(
     (state.value?.checks ?? []).flatMap(({ check, points }) => {
@@ -92,34 +81,13 @@ const values = computed(() =>
     }),
   ),
 )
-const fine = (value: number | undefined, digits = 4) => (value === undefined ? '' : figures.plain(value, digits))
-const source = (one: Evaluation) => run.value?.card.sources.find((each) => each.id === one.limit?.limit.source)
-const sourceNumber = (one: Evaluation) =>
-  (run.value?.card.sources.findIndex((each) => each.id === one.limit?.limit.source) ?? -1) + 1
-const limitText = (one: Evaluation) =>
-  one.limit ? (one.limit.limit.text ?? (one.limit.limit.limit === 'derived' ? 'from its windings' : '')) : 'no limit'
-const howGone = { retaken: 'taken again', 'taken-back': 'taken back', mistyped: 'mistyped' } as const
-function arithmetic(one: Evaluation): string[] {
-  const { parts, temperatureU, range, resolution = 0, taken = 0, accuracyAssumed, u, judged } = one
-  if (!parts || u === undefined || judged === undefined) return []
-  const percent = range?.percentOfReading ?? (accuracyAssumed ? 1 : 0)
-  const counts = range?.counts ?? (accuracyAssumed ? 3 : 0)
-  return [
-    `(${fine((percent / 100) * Math.abs(taken))} + ${fine(counts * resolution)})/√3 = ${fine(parts.accuracy)}`,
-    `${fine(resolution)}/√12 = ${fine(parts.resolution, 3)}`,
-    ...(parts.lead > 0 ? [`zero ${fine(parts.lead, 3)}`] : []),
-    ...(temperatureU ? [`temp. ${fine(Math.hypot(temperatureU.part, temperatureU.reference))}`] : []),
-    `u ${fine(u)}, ±2u ${fine(2 * u, 3)}`,
-    `${fine(judged - 2 * u)} – ${fine(judged + 2 * u)}`,
-  ]
-}
 const meters = computed(() => {
   const used = new Set(
-    (run.value?.entries ?? []).flatMap((entry) =>
+    (document.value?.entries ?? []).flatMap((entry) =>
       entry.kind === 'reading' && entry.reading.instrument ? [entry.reading.instrument] : [],
     ),
   )
-  return (run.value?.instruments ?? [])
+  return (document.value?.instruments ?? [])
     .filter((one) => used.has(one.id))
     .map((one) => {
       const ohms = one.functions.find((each) => each.quantity === 'resistance')?.ranges[0]
@@ -127,17 +95,18 @@ const meters = computed(() => {
     })
 })
 const isolation = computed(() => state.value?.tape.entries.findLast((entry) => entry.kind === 'isolation'))
-const cautioned = computed(() => (run.value?.entries ?? []).filter((entry) => entry.kind === 'caution').length)
+const cautioned = computed(() => (document.value?.entries ?? []).filter((entry) => entry.kind === 'caution').length)
 
 function save(name: string, type: string, text: string): void {
-  const link = document.createElement('a')
+  const link = window.document.createElement('a')
   link.href = URL.createObjectURL(new Blob([text], { type }))
   link.download = name
   link.click()
   URL.revokeObjectURL(link.href)
 }
 const saveJson = () =>
-  run.value && save(`${run.value.unit.tag}-run.json`, 'application/json', `${JSON.stringify(run.value, null, 2)}\n`)
+  document.value &&
+  save(`${document.value.unit.tag}-run.json`, 'application/json', `${JSON.stringify(document.value, null, 2)}\n`)
 const print = () => window.print()
 const back = () => void router.push({ name: 'bench', params: { run: props.run } })
 
@@ -149,7 +118,7 @@ useKeys((event) => {
   return true
 })
 onMounted(() => {
-  document.documentElement.style.setProperty('--paper-size', shop.settings.paper)
+  window.document.documentElement.style.setProperty('--paper-size', shop.settings.paper)
 })
 </script>
 
@@ -161,18 +130,19 @@ onMounted(() => {
       <a class="csv" :href="`/api/v1/runs/${props.run}/readings.csv`" download>readings as CSV</a>
       <KeyButton quiet cap="Esc" label="back to the bench" @press="back" />
     </nav>
-    <article v-if="run && state" class="sheet">
+    <article v-if="document && state" class="sheet">
       <header>
-        <p class="n tag">{{ run.unit.tag }}</p>
+        <p class="n tag">{{ document.unit.tag }}</p>
         <p>
-          <strong class="model">{{ run.card.name.maker }} {{ run.card.name.model }}</strong
-          >, {{ familyWords[run.card.family] }}, {{ run.unit.history
-          }}<template v-if="run.unit.serial">, serial {{ run.unit.serial }}</template
-          ><br />complaint: {{ run.unit.complaint.map((one) => complaintWords[one]).join(', ')
-          }}<template v-if="run.unit.words">, “{{ run.unit.words }}”</template>
+          <strong class="model">{{ document.card.name.maker }} {{ document.card.name.model }}</strong
+          >, {{ familyWords[document.card.family] }}, {{ document.unit.history
+          }}<template v-if="document.unit.serial">, serial {{ document.unit.serial }}</template
+          ><br />complaint: {{ document.unit.complaint.map((one) => complaintWords[one]).join(', ')
+          }}<template v-if="document.unit.words">, “{{ document.unit.words }}”</template>
         </p>
         <p class="right">
-          {{ shop.settings.name }}<br />{{ day(run.startedAt) }}, {{ clock(run.startedAt) }} to {{ clock(ended) }}
+          {{ shop.settings.name }}<br />{{ day(document.startedAt) }}, {{ clock(document.startedAt) }} to
+          {{ clock(ended) }}
         </p>
       </header>
       <h1>{{ title.title }}</h1>
@@ -182,7 +152,9 @@ onMounted(() => {
           >Decided: {{ decisionWords[one.what]
           }}<template v-if="one.about?.length">
             ({{
-              one.about.map((id) => run?.card.windings.find((winding) => winding.id === id)?.label ?? id).join(', ')
+              one.about
+                .map((id) => document?.card.windings.find((winding) => winding.id === id)?.label ?? id)
+                .join(', ')
             }})</template
           >.</strong
         >
@@ -191,11 +163,11 @@ onMounted(() => {
       <p v-if="!state.closed" class="lead">The run stays open.</p>
       <div class="two">
         <section>
-          <template v-for="plug in run.card.plugs" :key="plug.id">
+          <template v-for="plug in document.card.plugs" :key="plug.id">
             <h2>{{ plug.label }}: {{ heldWords(holdPlug(plug, false, 0)) }}</h2>
-            <PlugFace print :card="run.card" :plug="plug" />
+            <PlugFace print :card="document.card" :plug="plug" />
           </template>
-          <WindingLine :card="run.card" :values="values" />
+          <WindingLine :card="document.card" :values="values" />
         </section>
         <section class="prove">
           <template v-if="state.finding.word !== 'fault-found'">
@@ -238,106 +210,7 @@ onMounted(() => {
       </section>
       <section>
         <h2>Readings <span class="thin">in the order taken; brackets: limits; block: reading with ±2u</span></h2>
-        <table>
-          <thead>
-            <tr>
-              <th>time</th>
-              <th>points</th>
-              <th>as taken</th>
-              <th>net</th>
-              <th>at ref.</th>
-              <th>limits, source</th>
-              <th class="strip">ruler</th>
-              <th>verdict</th>
-            </tr>
-          </thead>
-          <tbody v-for="line in lines" :key="line.key" :class="{ gone: line.gone }">
-            <tr>
-              <td class="figure">{{ at(line.key) }}</td>
-              <td>
-                <strong>{{ line.points }}</strong><template v-if="line.evaluation.entry.reading.contact === 'clips'"
-                  >, clips</template
-                ><br />{{ line.label }}
-              </td>
-              <td class="figure">
-                <span :class="{ struck: line.gone }">{{ takenText(line.evaluation, figures) }}</span>
-              </td>
-              <td class="figure">{{ fine(line.evaluation.net) }}</td>
-              <td class="figure">{{ fine(line.evaluation.judged) }}</td>
-              <td>
-                {{ limitText(line.evaluation) }}<br /><template v-if="source(line.evaluation)"
-                  >S{{ sourceNumber(line.evaluation) }}, {{ gradeWords[line.evaluation.limit!.grade] }}</template
-                >
-              </td>
-              <td class="strip">
-                <ReadingRuler
-                  small
-                  :value="line.evaluation.judged ?? line.evaluation.net"
-                  :u="line.evaluation.u ?? line.evaluation.netU"
-                  :bound="line.evaluation.bound"
-                  :min="line.evaluation.limit?.band.min"
-                  :max="line.evaluation.limit?.band.max"
-                  :quantity="line.evaluation.quantity"
-                  :verdict="line.evaluation.verdict"
-                  :held="line.held || line.gone !== undefined"
-                />
-              </td>
-              <td class="verdict">
-                <VerdictMark
-                  :mark="line.gone || line.held ? 'none' : line.evaluation.verdict"
-                  :side="line.side"
-                  :size="13"
-                />
-                <strong>{{
-                  line.gone
-                    ? howGone[line.gone]
-                    : line.earlierStage
-                      ? 'before the repair'
-                      : verdictWords[line.evaluation.verdict]
-                }}</strong><br />{{
-                  line.gone ? (line.evaluation.entry.reading.reason ?? '') : line.held ? 'held' : ''
-                }}
-              </td>
-            </tr>
-            <tr v-if="!line.gone">
-              <td></td>
-              <td colspan="7" class="sum">
-                <span v-for="part in arithmetic(line.evaluation)" :key="part">{{ part }}</span><span class="why">{{
-                  reasonLine(line.evaluation, figures)
-                }}</span>
-              </td>
-            </tr>
-          </tbody>
-          <tbody v-for="one in state.relations.filter((each) => each.value !== undefined)" :key="one.relation.id">
-            <tr>
-              <td></td>
-              <td colspan="5">
-                <strong>{{ one.relation.label }}</strong>&nbsp;
-                <span class="figure"
-                  >{{
-                    one.members.map((member) => fine(member.net)).join(one.relation.kind === 'ratio' ? ' / ' : ', ')
-                  }}
-                  → {{ fine(one.value, 3) }}, u {{ fine(one.u, 3)
-                  }}<template v-if="one.sum">, allowed 2u + 1 % = {{ fine(one.sum.allowed) }}</template></span
-                >
-              </td>
-              <td class="strip">
-                <ReadingRuler
-                  small
-                  :value="one.value"
-                  :u="one.u"
-                  :min="one.limits?.min"
-                  :max="one.limits?.max"
-                  quantity="position"
-                  :verdict="one.verdict"
-                />
-              </td>
-              <td class="verdict">
-                <VerdictMark :mark="one.verdict" :size="13" /> <strong>{{ verdictWords[one.verdict] }}</strong>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <ReadingsTable :state="state" />
       </section>
       <section v-if="remarks.length > 0">
         <h2>Remarks, and the answers given</h2>
@@ -377,12 +250,12 @@ onMounted(() => {
         <section>
           <h2>With what, and by whom</h2>
           <p>
-            {{ meters.join('; ') }}. Card {{ run.card.name.maker }} {{ run.card.name.model }}, revision
-            {{ run.card.revision }}.
-            <template v-for="(one, i) in run.card.sources" :key="one.id"
+            {{ meters.join('; ') }}. Card {{ document.card.name.maker }} {{ document.card.name.model }}, revision
+            {{ document.card.revision }}.
+            <template v-for="(one, i) in document.card.sources" :key="one.id"
               >S{{ i + 1 }} {{ one.title }} ({{ gradeWords[one.grade]
               }}{{ one.date ? `, ${day(one.date)}` : '' }}). </template
-            >Taken by {{ by }}. Run <span class="n">{{ run.id }}</span>, core {{ coreVersion }}.
+            >Taken by {{ by }}. Run <span class="n">{{ document.id }}</span>, core {{ coreVersion }}.
           </p>
         </section>
       </footer>
@@ -487,51 +360,6 @@ footer.two {
   font-weight: 400;
   margin-left: 8px;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  color: #333;
-}
-td,
-th {
-  padding: 2px 8px 2px 0;
-  vertical-align: top;
-}
-tbody {
-  border-top: 1px solid #000;
-  break-inside: avoid;
-}
-td.figure {
-  white-space: nowrap;
-  font-size: 12.5px;
-}
-.strip {
-  width: 220px;
-}
-.strip :deep(text) {
-  font-size: 12px;
-}
-.verdict {
-  white-space: nowrap;
-}
-.sum {
-  font-family: var(--figures);
-  font-size: 11.5px;
-}
-.sum span {
-  margin-right: 14px;
-}
-.sum .why {
-  font-family: var(--text);
-  font-size: 12.5px;
-}
-.gone td {
-  color: #444;
-}
 .remark {
   display: grid;
   grid-template-columns: 46px 44px 1fr 200px;
@@ -569,21 +397,11 @@ td.figure {
   h2 {
     font-size: 11.5px;
   }
-  td.figure,
-  .sum .why {
-    font-size: 10px;
-  }
-  .sum {
-    font-size: 9.5px;
-  }
   .two {
     grid-template-columns: 1fr 1.6fr;
   }
   footer.two {
     grid-template-columns: 1fr 1fr;
-  }
-  .strip {
-    width: 190px;
   }
 }
 @page {

@@ -1,7 +1,7 @@
 import type { Kept, RunView } from '@sure-spool/contract'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { ask, isFinal, Refused } from './api'
+import { ask, isFinal, type Refused } from './api'
 import { jot, jotted, kept, plain, unjot, type Outgoing } from './kept'
 
 const again = 3000

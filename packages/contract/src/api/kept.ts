@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { exactMomentSchema, uuidSchema } from '../formats'
 
 const moments = new Set(['at', 'startedAt', 'takenInAt', 'receivedAt'])

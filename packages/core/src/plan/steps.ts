@@ -91,7 +91,7 @@ interface Placed {
 function clipOrder(checks: PreparedCheck[]): Placed[] {
   const left: Placed[] = checks.flatMap((check) => check.points.map((point) => ({ check, point })))
   const ordered: Placed[] = []
-  const breadth = ({ check }: Placed) => (check.toFrame ? 0 : check.touches.size)
+  const breadth = ({ check }: Placed) => (check.toFrame ? 0 : Math.max(1, check.touches.size))
   while (left.length > 0) {
     const last = ordered.at(-1)
     const least = Math.min(...left.map(breadth))

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import type { Run } from '@sure-spool/core'
+import { computed } from 'vue'
+import { useBench } from '../store/bench'
+import { useFigures } from '../words/figures'
+import { complaintWords, familyWords } from '../words/kinds'
+
+/** The unit on the bench, and what it is measured with: leads, temperature, meter, tips or clips. */
+defineProps<{ run: Run }>()
+const bench = useBench()
+const figures = useFigures()
+const leadsWords = computed(() => {
+  const entry = bench.state?.tape.entries.findLast(
+    (one) =>
+      one.kind === 'lead-check' && one.instrument === bench.meter?.id && !bench.state?.tape.takenBack.has(one.id),
+  )
+  if (bench.meter?.fourWire) return { value: 'four wires', how: '' }
+  return entry?.kind === 'lead-check'
+    ? { value: `${entry.text}`, how: entry.how === 'hardware' ? 'Ω zeroed' : 'Ω taken off' }
+    : { value: 'not zeroed', how: '' }
+})
+const partWords = computed(() => {
+  const entry = bench.state?.tape.entries.findLast(
+    (one) => one.kind === 'temperature' && !bench.state?.tape.takenBack.has(one.id),
+  )
+  if (entry?.kind !== 'temperature') return 'not entered'
+  return entry.partC === undefined ? `room ${figures.plain(entry.roomC ?? 20, 3)}` : figures.plain(entry.partC, 3)
+})
+</script>
+
+<template>
+  <section class="unit" aria-label="The unit">
+    <p>
+      <span class="n tag">{{ run.unit.tag }}</span>
+      <strong>{{ run.card.name.maker }} {{ run.card.name.model }}</strong>
+      <span>{{ familyWords[run.card.family] }}, {{ run.unit.history }}</span>
+      <span class="muted">{{
+        run.unit.words ? `“${run.unit.words}”` : run.unit.complaint.map((one) => complaintWords[one]).join(', ')
+      }}</span>
+    </p>
+    <p class="kit">
+      <button class="plain" aria-keyshortcuts="z" @click="bench.goTo('leads')">
+        leads <strong class="n">{{ leadsWords.value }}</strong> {{ leadsWords.how }}
+      </button>
+      <button class="plain" @click="bench.goTo('temperature')">
+        part <strong class="n">{{ partWords }}</strong> °C
+      </button>
+      <button class="plain" aria-keyshortcuts="v" @click="bench.nextMeter()">
+        <strong>{{ bench.meter?.name.split(',')[0] ?? 'no meter' }}</strong>
+      </button>
+      <button class="plain" aria-keyshortcuts="k" @click="bench.turnContact()">
+        <strong>{{ bench.contact }}</strong>
+      </button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.unit {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 20px;
+  padding: 0 20px;
+  background: var(--panel);
+  border-bottom: 1px solid var(--hairline);
+  min-height: 52px;
+}
+.unit > p {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  min-width: 0;
+}
+.unit > p:first-child span:last-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.unit p > * {
+  white-space: nowrap;
+}
+.tag {
+  font-size: 18px;
+}
+.kit {
+  gap: 18px;
+  flex: none;
+}
+.kit button {
+  min-height: 44px;
+}
+@media (max-width: 1100px) {
+  .unit > p:first-child span:nth-child(3) {
+    display: none;
+  }
+}
+@media (max-width: 900px) {
+  .unit {
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 0;
+    padding-block: 6px;
+  }
+  .unit > p {
+    max-width: 100%;
+    flex-wrap: wrap;
+  }
+}
+</style>

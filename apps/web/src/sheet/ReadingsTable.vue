@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import type { Evaluation, RunState } from '@sure-spool/core'
+import { computed } from 'vue'
+import ReadingRuler from '../parts/ReadingRuler.vue'
+import VerdictMark from '../parts/VerdictMark.vue'
+import { takenText, useFigures } from '../words/figures'
+import { gradeWords, verdictWords } from '../words/kinds'
+import { foundLines } from '../words/lines'
+import { reasonLine } from '../words/reasons'
+import { clock } from '../words/times'
+
+/** Every reading with the arithmetic of its verdict on a line below, and the checks between readings. */
+const props = defineProps<{ state: RunState }>()
+const figures = useFigures()
+const lines = computed(() => foundLines(props.state, true))
+const fine = (value: number | undefined, digits = 4) => (value === undefined ? '' : figures.plain(value, digits))
+const source = (one: Evaluation) => props.state.run.card.sources.find((each) => each.id === one.limit?.limit.source)
+const sourceNumber = (one: Evaluation) =>
+  props.state.run.card.sources.findIndex((each) => each.id === one.limit?.limit.source) + 1
+const limitText = (one: Evaluation) =>
+  one.limit ? (one.limit.limit.text ?? (one.limit.limit.limit === 'derived' ? 'from its windings' : '')) : 'no limit'
+const howGone = { retaken: 'taken again', 'taken-back': 'taken back', mistyped: 'mistyped' } as const
+function arithmetic(one: Evaluation): string[] {
+  const { parts, temperatureU, range, resolution = 0, taken = 0, accuracyAssumed, u, judged } = one
+  if (!parts || u === undefined || judged === undefined) return []
+  const percent = range?.percentOfReading ?? (accuracyAssumed ? 1 : 0)
+  const counts = range?.counts ?? (accuracyAssumed ? 3 : 0)
+  return [
+    `(${fine((percent / 100) * Math.abs(taken))} + ${fine(counts * resolution)})/√3 = ${fine(parts.accuracy)}`,
+    `${fine(resolution)}/√12 = ${fine(parts.resolution, 3)}`,
+    ...(parts.lead > 0 ? [`zero ${fine(parts.lead, 3)}`] : []),
+    ...(temperatureU ? [`temp. ${fine(Math.hypot(temperatureU.part, temperatureU.reference))}`] : []),
+    `u ${fine(u)}, ±2u ${fine(2 * u, 3)}`,
+    `${fine(judged - 2 * u)} – ${fine(judged + 2 * u)}`,
+  ]
+}
+</script>
+
+<template>
+  <table>
+    <thead>
+      <tr>
+        <th>time</th>
+        <th>points</th>
+        <th>as taken</th>
+        <th>net</th>
+        <th>at ref.</th>
+        <th>limits, source</th>
+        <th class="strip">ruler</th>
+        <th>verdict</th>
+      </tr>
+    </thead>
+    <tbody v-for="line in lines" :key="line.key" :class="{ gone: line.gone }">
+      <tr>
+        <td class="figure">{{ clock(line.evaluation.entry.at) }}</td>
+        <td>
+          <strong>{{ line.points }}</strong><template v-if="line.evaluation.entry.reading.contact === 'clips'"
+            >, clips</template
+          ><br />{{ line.label }}
+        </td>
+        <td class="figure">
+          <span :class="{ struck: line.gone }">{{ takenText(line.evaluation, figures) }}</span>
+        </td>
+        <td class="figure">{{ fine(line.evaluation.net) }}</td>
+        <td class="figure">{{ fine(line.evaluation.judged) }}</td>
+        <td>
+          {{ limitText(line.evaluation) }}<br /><template v-if="source(line.evaluation)"
+            >S{{ sourceNumber(line.evaluation) }}, {{ gradeWords[line.evaluation.limit!.grade] }}</template
+          >
+        </td>
+        <td class="strip">
+          <ReadingRuler
+            small
+            :value="line.evaluation.judged ?? line.evaluation.net"
+            :u="line.evaluation.u ?? line.evaluation.netU"
+            :bound="line.evaluation.bound"
+            :min="line.evaluation.limit?.band.min"
+            :max="line.evaluation.limit?.band.max"
+            :quantity="line.evaluation.quantity"
+            :verdict="line.evaluation.verdict"
+            :held="line.held || line.gone !== undefined"
+          />
+        </td>
+        <td class="verdict">
+          <VerdictMark :mark="line.gone || line.held ? 'none' : line.evaluation.verdict" :side="line.side" :size="13" />
+          <strong>{{
+            line.gone
+              ? howGone[line.gone]
+              : line.earlierStage
+                ? 'before the repair'
+                : verdictWords[line.evaluation.verdict]
+          }}</strong><br />{{ line.gone ? (line.evaluation.entry.reading.reason ?? '') : line.held ? 'held' : '' }}
+        </td>
+      </tr>
+      <tr v-if="!line.gone">
+        <td></td>
+        <td colspan="7" class="sum">
+          <span v-for="part in arithmetic(line.evaluation)" :key="part">{{ part }}</span><span
+            v-if="line.evaluation.verdict !== 'within' || line.evaluation.bound !== undefined"
+            class="why"
+            >{{ reasonLine(line.evaluation, figures) }}</span
+          >
+        </td>
+      </tr>
+    </tbody>
+    <tbody v-for="one in state.relations.filter((each) => each.value !== undefined)" :key="one.relation.id">
+      <tr>
+        <td></td>
+        <td colspan="5">
+          <strong>{{ one.relation.label }}</strong>&nbsp;
+          <span class="figure"
+            >{{ one.members.map((member) => fine(member.net)).join(one.relation.kind === 'ratio' ? ' / ' : ', ') }} →
+            {{ fine(one.value, 3) }}, u {{ fine(one.u, 3)
+            }}<template v-if="one.sum">, allowed 2u + 1 % = {{ fine(one.sum.allowed) }}</template></span
+          >
+        </td>
+        <td class="strip">
+          <ReadingRuler
+            small
+            :value="one.value"
+            :u="one.u"
+            :min="one.limits?.min"
+            :max="one.limits?.max"
+            quantity="position"
+            :verdict="one.verdict"
+          />
+        </td>
+        <td class="verdict">
+          <VerdictMark :mark="one.verdict" :size="13" /> <strong>{{ verdictWords[one.verdict] }}</strong>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  color: #333;
+}
+td,
+th {
+  padding: 2px 8px 2px 0;
+  vertical-align: top;
+}
+tbody {
+  border-top: 1px solid #000;
+  break-inside: avoid;
+}
+td.figure {
+  white-space: nowrap;
+  font-size: 12.5px;
+}
+.strip {
+  width: 220px;
+}
+.strip :deep(text) {
+  font-size: 12px;
+}
+.verdict {
+  white-space: nowrap;
+}
+.sum {
+  font-family: var(--figures);
+  font-size: 11.5px;
+}
+.sum span {
+  margin-right: 14px;
+}
+.sum .why {
+  font-family: var(--text);
+  font-size: 12.5px;
+}
+.gone td {
+  color: #444;
+}
+@media print {
+  td.figure,
+  .sum .why {
+    font-size: 10px;
+  }
+  .sum {
+    font-size: 9.5px;
+  }
+  .strip {
+    width: 190px;
+  }
+}
+</style>
