@@ -126,7 +126,7 @@ onMounted(() => {
   <main class="sheet-screen">
     <nav class="acts" aria-label="The sheet">
       <KeyButton main cap="p" label="print" @press="print" />
-      <KeyButton label="save the run as JSON" @press="saveJson" />
+      <KeyButton label="save the run as JSON" :disabled="!document" @press="saveJson" />
       <a class="csv" :href="`/api/v1/runs/${props.run}/readings.csv`" download>readings as CSV</a>
       <KeyButton quiet cap="Esc" label="back to the bench" @press="back" />
     </nav>

@@ -364,7 +364,6 @@ function leadsFirst(base: Evaluation, judged: Evaluation, limit: PreparedLimit |
   const max = limit?.band.max ?? Infinity
   const slightlyOver =
     judged.verdict === 'outside' && judged.judged !== undefined && judged.judged > max && judged.judged - max < 1
-  return judged.verdict === 'within' || slightlyOver
-    ? { ...judged, verdict: 'borderline', reason: 'zero-leads-first' }
-    : judged
+  const decided = judged.verdict === 'within' || judged.verdict === 'borderline' || slightlyOver
+  return decided ? { ...judged, verdict: 'borderline', reason: 'zero-leads-first' } : judged
 }

@@ -1,5 +1,3 @@
-import { Matrix, solve } from 'ml-matrix'
-
 /** `ohms` 0 joins the two ends, Infinity (or the word) leaves the winding out. */
 export interface Resistor {
   id: string
@@ -21,7 +19,8 @@ interface Solved {
 }
 
 /**
- * The resistance between two terminals through everything that joins them (METHODS 9; weighted graph Laplacian).
+ * The resistance between two terminals through everything that joins them (METHODS 9). Nodes are eliminated one by one by the
+ * star-mesh transformation (Kron reduction of the weighted Laplacian): conductances are only ever added, so nothing cancels.
  * @param input nodes and windings in ohms
  * @returns ohms; 0 where a = b, "Infinity" where nothing joins them
  */
@@ -41,32 +40,48 @@ export function solveNetwork({ nodes, windings, a, b }: NetworkInput): Solved {
     .filter((one) => Number.isFinite(one.ohms) && one.ohms > 0 && one.from !== one.to)
   const reached = reach(start, resistors)
   if (!reached.has(end)) return { ohms: Infinity, shares: new Map() }
-  const free = [...reached].filter((node) => node !== end)
-  const place = new Map(free.map((node, index) => [node, index]))
-  const laplacian = Matrix.zeros(free.length, free.length)
-  for (const { from, to, ohms } of resistors) {
-    const i = place.get(from)
-    const j = place.get(to)
-    const conductance = 1 / ohms
-    if (i !== undefined) laplacian.set(i, i, laplacian.get(i, i) + conductance)
-    if (j !== undefined) laplacian.set(j, j, laplacian.get(j, j) + conductance)
-    if (i === undefined || j === undefined) continue
-    laplacian.set(i, j, laplacian.get(i, j) - conductance)
-    laplacian.set(j, i, laplacian.get(j, i) - conductance)
-  }
-  const current = Matrix.zeros(free.length, 1)
-  current.set(place.get(start) ?? 0, 0, 1)
-  const volts = solve(laplacian, current)
-  const voltsAt = (node: string) => {
-    const index = place.get(node)
-    return index === undefined ? 0 : volts.get(index, 0)
-  }
+  const others = [...reached].filter((node) => node !== start && node !== end)
+  const order = [...others, start, end]
+  const volts = potentials(order, resistors)
+  const voltsAt = (node: string) => volts[order.indexOf(node)] ?? 0
   const shares = new Map(
     resistors
       .filter((one) => reached.has(one.from))
       .map((one) => [one.id, (voltsAt(one.from) - voltsAt(one.to)) / one.ohms]),
   )
   return { ohms: voltsAt(start), shares }
+}
+
+/** Each node's potential for a unit current from the last but one node of the order to the last, which stands at 0. */
+function potentials(order: string[], resistors: { from: string; to: string; ohms: number }[]): Float64Array {
+  const n = order.length
+  const place = new Map(order.map((node, i) => [node, i]))
+  const joins = new Float64Array(n * n)
+  const at = (i: number, j: number) => joins[i * n + j] ?? 0
+  const add = (i: number, j: number, conductance: number) => {
+    joins[i * n + j] = joins[j * n + i] = at(i, j) + conductance
+  }
+  for (const { from, to, ohms } of resistors) {
+    const [i, j] = [place.get(from), place.get(to)]
+    if (i !== undefined && j !== undefined) add(i, j, 1 / ohms)
+  }
+  const total = (k: number) => {
+    let sum = 0
+    for (let j = k + 1; j < n; j++) sum += at(k, j)
+    return sum
+  }
+  for (let k = 0; k < n - 2; k++) {
+    const all = total(k)
+    for (let i = k + 1; i < n; i++) for (let j = i + 1; j < n; j++) add(i, j, (at(k, i) * at(k, j)) / all)
+  }
+  const volts = new Float64Array(n)
+  volts[n - 2] = 1 / at(n - 2, n - 1)
+  for (let k = n - 3; k >= 0; k--) {
+    let weighted = 0
+    for (let j = k + 1; j < n; j++) weighted += at(k, j) * (volts[j] ?? 0)
+    volts[k] = weighted / total(k)
+  }
+  return volts
 }
 
 function mergeShorts(nodes: string[], windings: Resistor[]): (node: string) => string {

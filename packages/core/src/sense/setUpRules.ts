@@ -35,7 +35,8 @@ export const staleZero: ReadingRule = {
   cause: 'leads',
   test: ({ bench, evaluation }): Found => {
     const { leads, instrument, entry } = evaluation
-    if (evaluation.quantity !== 'resistance' || !leads || evaluation.limit?.expectOpen) return null
+    if (evaluation.quantity !== 'resistance' || !leads || leads.from === 'four-wire' || evaluation.limit?.expectOpen)
+      return null
     const checks = leadChecks(bench.tape.entries, instrument?.id).filter((check) => !bench.tape.takenBack.has(check.id))
     const zeroed = leads.from === 'zero' || leads.from === 'subtract'
     if (!zeroed) {

@@ -1,0 +1,259 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import type { Entry } from '../document'
+import { chargingCard, coarseCard, fourWireMeter, knobMeter, Script, twinCard } from '../testing'
+import { refusalOf } from './refuse'
+import { judgedBy, runState, setUpRemarks } from './runState'
+import { summarise } from './summary'
+
+const sound = () =>
+  new Script(twinCard())
+    .ready()
+    .read('low', '322')
+    .read('high', '36.5')
+    .read('series', '358.4')
+    .read('trigger', '91')
+    .framed('O', 'V')
+const finding = (script: Script) => script.state().finding
+
+describe('the finding', () => {
+  test('a sound part has no fault found, and never more than that', () => {
+    expect(finding(sound())).toMatchObject({ word: 'no-fault-found', faults: [], open: [] })
+    expect(sound().state().untested).toEqual(['look', 'flex'])
+  })
+
+  test('a low coil needs no second reading, and the series that reads low with it is explained', () => {
+    const script = new Script(twinCard())
+      .ready()
+      .read('low', '251')
+      .read('high', '36.5')
+      .read('series', '287')
+      .read('trigger', '91')
+      .framed('O', 'V')
+    expect(finding(script)).toMatchObject({ word: 'fault-found', faults: [{ check: 'low', side: 'low' }] })
+    expect(script.state().explained).toEqual(['series'])
+  })
+
+  test('an open coil is undecided until it is read twice', () => {
+    const once = new Script(twinCard())
+      .ready()
+      .read('low', '322')
+      .read('high', 'OL')
+      .read('series', 'OL')
+      .read('trigger', '91')
+      .framed('O', 'V')
+    expect(finding(once)).toMatchObject({ word: 'undecided', open: [{ why: 'take-again', check: 'high' }] })
+    expect(finding(once.again('high', 'OL'))).toMatchObject({ word: 'fault-found', faults: [{ check: 'high' }] })
+  })
+
+  test('under ten ohms the second reading must be by clips', () => {
+    const script = new Script(chargingCard(), { instruments: [fourWireMeter] })
+      .ready()
+      .read('uv', '0.62')
+      .read('vw', '0.7502')
+      .again('vw', '0.7502')
+    expect(finding(script).open.map((one) => one.why)).toContain('clip-on')
+    expect(finding(script.again('vw', '0.7502', { contact: 'clips' })).word).toBe('fault-found')
+  })
+
+  test('a failed sum holds all it joins, and a joint that stays after clipping is a fault', () => {
+    const script = new Script(twinCard())
+      .ready()
+      .read('low', '322')
+      .read('high', '52.1')
+      .read('series', '358.4')
+      .read('trigger', '91')
+      .framed('O', 'V')
+    expect(finding(script).word).toBe('undecided')
+    script.again('high', '52.0', { contact: 'clips' }).again('low', '322', { contact: 'clips' })
+    expect(finding(script)).toMatchObject({ word: 'fault-found' })
+  })
+
+  test('a meter that cannot settle a check does not hold the finding while it leans within', () => {
+    const script = new Script(coarseCard(), { instruments: [knobMeter] })
+      .ready()
+      .read('lighting', '0.6', { contact: 'clips' })
+      .read('ignition', '1.2', { contact: 'clips' })
+      .read('earth', '0.1')
+      .framed('Y1', 'R')
+    expect(finding(script)).toMatchObject({ word: 'no-fault-found', continuityOnly: ['lighting', 'ignition'] })
+  })
+
+  test('low volts at speed fail when read twice', () => {
+    const at = { conditions: { rpm: 1200 } }
+    const script = new Script(coarseCard()).ready().read('volts', '9.8', at)
+    expect(finding(script).open.map((one) => one.why)).toContain('take-again')
+    expect(finding(script.again('volts', '9.8', at)).faults).toMatchObject([{ check: 'volts' }])
+  })
+})
+
+describe('the tape', () => {
+  test('a retake that clears an outside is named, one corrected as mistyped is not', () => {
+    const retaken = new Script(twinCard()).ready().read('low', '322').read('high', '52.1').again('high', '36.5')
+    expect(retaken.state().retaken).toEqual(['high'])
+    const mistyped = new Script(twinCard()).ready().read('low', '522').again('low', '322', { mistyped: true })
+    expect(mistyped.state().retaken).toEqual([])
+  })
+
+  test('taking back a retake makes what it superseded count again', () => {
+    const script = new Script(twinCard()).ready().read('low', '322').again('low', '251')
+    const retake = script.run.entries.at(-1)?.id ?? ''
+    script.put({ kind: 'take-back', entry: retake, reason: 'wrong pair' })
+    expect(script.state().checks.find((one) => one.check.check.id === 'low')?.verdict).toBe('within')
+  })
+
+  test('after work only the winding worked on is read anew, a rewind with its own limits', () => {
+    const script = sound().put({ kind: 'work', what: 'rewind', place: 'low' })
+    const verdicts = () => Object.fromEntries(summarise(script.state()).verdicts.map((row) => [row.check, row.verdict]))
+    expect(verdicts()).toMatchObject({ low: 'none', high: 'within', series: 'none', trigger: 'within' })
+    script.read('low', '275')
+    expect(verdicts()['low']).toBe('within')
+  })
+
+  test('the same entries give the same state in any order and in any batches', () => {
+    const { run } = sound()
+    const expected = JSON.stringify(summarise(runState(run)))
+    fc.assert(
+      fc.property(fc.shuffledSubarray(run.entries, { minLength: run.entries.length }), (entries: Entry[]) => {
+        expect(JSON.stringify(summarise(runState({ ...run, entries })))).toBe(expected)
+      }),
+      { numRuns: 50 },
+    )
+  })
+
+  test('exchanging the leads changes nothing', () => {
+    const pairs = (a: [string, string], b: [string, string]) =>
+      new Script(twinCard()).ready().read('low', '322', { pair: a }).read('high', '36.5', { pair: b }).state()
+    const there = summarise(pairs(['O', 'G'], ['O', 'T']))
+    const back = summarise(pairs(['G', 'O'], ['T', 'O']))
+    expect(back.verdicts.map((row) => row.verdict)).toEqual(there.verdicts.map((row) => row.verdict))
+  })
+
+  test('no verdict carries a figure that is not a number', () => {
+    const text = fc.constantFrom('322', 'OL', '0', '-5', '1.', '<0.1', '>5M', '21.5-22.5', '2m', '322k', '~318', '1E9')
+    const check = fc.constantFrom('low', 'high', 'series', 'trigger', 'flex')
+    fc.assert(
+      fc.property(fc.array(fc.tuple(check, text), { maxLength: 8 }), (taken) => {
+        const script = new Script(twinCard())
+        for (const [id, figure] of taken) script.read(id, figure)
+        const state = script.state()
+        const figures = [...state.evaluations.values()].flatMap(({ net, netU, judged, u, conformance, margin }) => [
+          net,
+          netU,
+          judged,
+          u,
+          conformance,
+          margin,
+        ])
+        expect(figures.some((figure) => Number.isNaN(figure))).toBe(false)
+        expect(JSON.stringify(summarise(state))).not.toContain('null')
+      }),
+    )
+  })
+})
+
+describe('the path', () => {
+  test('whole after its parts, ground after the windings, and one clip stays where it is', () => {
+    const ids = sound()
+      .state()
+      .steps.map((one) => one.step.id)
+    expect(ids).toEqual([
+      'look',
+      'isolate',
+      'temperature',
+      'leads',
+      'low',
+      'high',
+      'series',
+      'trigger',
+      'frame-proof',
+      'frame:O-frame',
+      'frame:V-frame',
+      'flex',
+      'finding',
+    ])
+  })
+
+  test('it stands at the first thing not done, at a held step before it, at the finding when closed', () => {
+    const script = new Script(twinCard())
+    expect(script.state().step).toBe('look')
+    script.put({ kind: 'look', check: 'look', place: 'coils', what: ['sound'] }).ready()
+    expect(script.state().step).toBe('low')
+    script.read('low', '318k')
+    expect(script.state().step).toBe('low')
+    script.again('low', '318').put({ kind: 'decision', what: 'return', why: 'enough' })
+    expect(script.state()).toMatchObject({ step: 'finding', closed: true })
+  })
+
+  test('what is due before a step is touched is said, and once answered not again', () => {
+    const question = { check: 'lighting', instrument: 'm2', at: '2026-03-02T09:30:00.000Z', by: 'x' }
+    const script = new Script(coarseCard())
+    const due = () => setUpRemarks(script.state(), question).map((one) => one.id)
+    expect(due()).toEqual(['not-isolated', 'leads-matter'])
+    script.ready()
+    expect(due()).toEqual([])
+  })
+
+  test('a later card gives a second opinion and changes nothing', () => {
+    const script = sound()
+    const card = twinCard()
+    card.checks = card.checks.map((check) =>
+      check.id === 'low'
+        ? { ...check, limits: [{ id: 'l1', for: 'any', limit: { kind: 'band', min: 330, max: 360 }, source: 's1' }] }
+        : check,
+    )
+    expect(judgedBy(script.run, card).finding.word).toBe('fault-found')
+    expect(finding(script).word).toBe('no-fault-found')
+  })
+})
+
+describe('what cannot stand on a tape', () => {
+  const last = (script: Script): [typeof script.run, Entry] => {
+    const entries = script.run.entries
+    return [{ ...script.run, entries: entries.slice(0, -1) }, entries.at(-1) as Entry]
+  }
+  const refusal = (script: Script, change: (entry: Entry) => Entry = (entry) => entry, closed = false) => {
+    const [run, entry] = last(script)
+    return refusalOf(run, closed, change(entry))?.field ?? null
+  }
+  const read = () => new Script(twinCard()).ready().read('low', '322')
+
+  test('a sound entry is taken, however it is judged', () => {
+    expect(refusal(read())).toBeNull()
+    expect(refusal(new Script(twinCard()).ready().read('low', '9999M'))).toBeNull()
+  })
+
+  test('each thing that cannot be is refused by its field', () => {
+    expect(refusal(read(), (entry) => ({ ...entry, run: 'another' }))).toBe('run')
+    expect(refusal(read(), (entry) => ({ ...entry, at: '2026-03-02T08:00:00.000Z' }))).toBe('at')
+    expect(refusal(read(), (entry) => ({ ...entry, check: 'nowhere' }) as Entry)).toBe('check')
+    expect(
+      refusal(read(), (entry) =>
+        entry.kind === 'reading' ? { ...entry, reading: { ...entry.reading, value: 321 } } : entry,
+      ),
+    ).toBe('reading.value')
+    expect(
+      refusal(read(), (entry) =>
+        entry.kind === 'reading' ? { ...entry, reading: { ...entry.reading, text: '12 V' } } : entry,
+      ),
+    ).toBe('reading.text')
+    expect(
+      refusal(read(), (entry) =>
+        entry.kind === 'reading' ? { ...entry, reading: { ...entry.reading, pair: ['O', 'Z'] } } : entry,
+      ),
+    ).toBe('reading.pair')
+    expect(
+      refusal(read(), (entry) =>
+        entry.kind === 'reading' ? { ...entry, reading: { ...entry.reading, supersedes: 'gone' } } : entry,
+      ),
+    ).toBe('reading.supersedes')
+    expect(refusal(new Script(twinCard()).put({ kind: 'take-back', entry: 'gone', reason: '' }))).toBe('entry')
+    expect(refusal(new Script(twinCard()).put({ kind: 'skip', check: 'nothing', reason: 'x' }))).toBe('check')
+    expect(refusal(new Script(twinCard()).put({ kind: 'skip', check: 'leads', reason: 'x' }))).toBeNull()
+  })
+
+  test('a closed run takes decisions, outcomes and notes, nothing else', () => {
+    expect(refusal(read(), (entry) => entry, true)).toBe('kind')
+    expect(refusal(new Script(twinCard()).put({ kind: 'note', words: 'later' }), (entry) => entry, true)).toBeNull()
+  })
+})
