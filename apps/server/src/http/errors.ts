@@ -49,7 +49,7 @@ function problemOf(error: unknown): ProblemError {
   if (type === 'request.aborted' || type === 'request.size.invalid')
     return new ProblemError(400, 'cut-off', 'Nothing was kept: the request was cut off. Send it again.')
   const code = databaseCode(error) ?? ''
-  if (away.test(code) || (error instanceof Error && closed.test(error.message)))
+  if (away.test(code) || messagesOf(error).some((message) => closed.test(message)))
     return new ProblemError(
       503,
       'database-away',
@@ -66,4 +66,9 @@ function problemOf(error: unknown): ProblemError {
     'inside',
     'The server made a mistake with this request. Nothing of it was kept; the log says more under the request id.',
   )
+}
+
+/** The messages of an error and of what caused it. */
+function messagesOf(error: unknown): string[] {
+  return error instanceof Error ? [error.message, ...messagesOf(error.cause)] : []
 }

@@ -1,0 +1,265 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { routes } from '@sure-spool/contract/openapi'
+import request from 'supertest'
+import { v7 } from 'uuid'
+import { createApp } from '../src'
+import { begin, entryFor, reading, runOf, type World } from './world'
+
+let world: World
+beforeAll(async () => {
+  world = await begin('api')
+}, 60_000)
+afterAll(() => world.end())
+
+const api = () => request(world.app)
+const post = (run: string, entries: unknown[]) => api().post(`/api/v1/runs/${run}/entries`).send({ entries })
+const count = async (run: string) => (await api().get(`/api/v1/runs/${run}`)).body.run.entries.length as number
+
+describe('the tape', () => {
+  test('an entry is kept once, however often it is sent, and answered with the verdicts', async () => {
+    const run = runOf(world.shop, 'SQ-0438')
+    const entry = entryFor(run, reading('lighting', '1.1', 1.1))
+    const before = await count(run.id)
+    const first = await post(run.id, [entry])
+    expect(first.status).toBe(200)
+    expect(first.body.kept).toMatchObject([{ id: entry.id, repeated: false }])
+    expect(first.body.state.verdicts.find((row: { check: string }) => row.check === 'lighting')).toBeDefined()
+    const again = await post(run.id, [entry])
+    expect(again.body.kept).toMatchObject([{ id: entry.id, repeated: true }])
+    expect(await count(run.id)).toBe(before + 1)
+  })
+
+  test('the same id with another body is a conflict, and the first stays', async () => {
+    const run = runOf(world.shop, 'SQ-0438')
+    const entry = entryFor(run, reading('trigger', '45', 45), { n: 200 })
+    await post(run.id, [entry])
+    const other = await post(run.id, [{ ...entry, ...reading('trigger', '46', 46) }])
+    expect(other.status).toBe(409)
+    expect(other.body).toMatchObject({ type: '/problems/conflict', status: 409 })
+    expect(other.headers['content-type']).toContain('application/problem+json')
+    const { run: kept } = (await api().get(`/api/v1/runs/${run.id}`)).body
+    expect(kept.entries.find((one: { id: string }) => one.id === entry.id).reading.text).toBe('45')
+  })
+
+  test('one bad entry in a batch keeps none of it', async () => {
+    const run = runOf(world.shop, 'SQ-0438')
+    const before = await count(run.id)
+    const good = entryFor(run, { kind: 'note', words: 'good' }, { n: 300 })
+    const bad = entryFor(run, reading('nowhere', '5', 5), { n: 301 })
+    const answer = await post(run.id, [good, bad])
+    expect(answer.status).toBe(422)
+    expect(answer.body.errors).toEqual([{ path: 'entries[1].check', detail: expect.stringContaining('does not have') }])
+    expect(await count(run.id)).toBe(before)
+  })
+
+  test('what cannot be gets a sentence with its path, a 4xx, and no row', async () => {
+    const run = runOf(world.shop, 'SQ-0438')
+    const before = await count(run.id)
+    const next = (text: string, value: number) => entryFor(run, reading('trigger', text, value), { n: 400 })
+    const bad: [unknown, number, string][] = [
+      [next('4..7', 4.7), 422, 'reading.text'],
+      [next('12,3,4k', 12), 422, 'reading.text'],
+      [next('9'.repeat(10_000), 9), 400, 'reading.text'],
+      [next('🔧', 1), 422, 'reading.text'],
+      [next('NaN', 1), 422, 'reading.text'],
+      [next('1e999', 1), 422, 'reading.text'],
+      [next('45 V', 45), 422, 'reading.text'],
+      [next('45', 46), 422, 'reading.value'],
+      [{ ...next('45', 45), at: '2025-01-01T00:00:00.000Z' }, 422, 'at'],
+      [{ ...next('45', 45), at: 'yesterday' }, 400, 'at'],
+      [{ ...next('45', 45), by: v7() }, 422, 'by'],
+      [{ ...next('45', 45), id: 'short' }, 400, 'id'],
+      [{ ...next('45', 45), surprise: true }, 400, 'surprise'],
+    ]
+    for (const [entry, status, field] of bad) {
+      const answer = await post(run.id, [entry])
+      expect([field, answer.status]).toEqual([field, status])
+      expect(answer.body.errors[0].path).toContain(field)
+      expect(answer.body.detail).toMatch(/^Nothing/)
+    }
+    expect(await count(run.id)).toBe(before)
+  })
+
+  test('a finished run refuses a reading and takes an outcome; an unknown run is not there', async () => {
+    const run = runOf(world.shop, 'SQ-0413')
+    expect((await post(run.id, [entryFor(run, reading('low', '300', 300))])).status).toBe(409)
+    expect((await post(run.id, [entryFor(run, { kind: 'outcome', what: 'ran-well', words: '' })])).status).toBe(200)
+    expect((await post(v7(), [entryFor(run, { kind: 'note', words: 'x' })])).status).toBe(404)
+    expect((await post('nonsense', [])).status).toBe(400)
+  })
+
+  test('JSON that is cut off, or too large, is told so', async () => {
+    const run = runOf(world.shop, 'SQ-0438')
+    const cut = await api()
+      .post(`/api/v1/runs/${run.id}/entries`)
+      .set('Content-Type', 'application/json')
+      .send('{"entries":[{')
+    expect([cut.status, cut.body.type]).toEqual([400, '/problems/not-json'])
+    const large = await post(run.id, [{ words: 'x'.repeat(600_000) }])
+    expect(large.status).toBe(413)
+  })
+
+  test('benches that write to one run at once lose nothing', async () => {
+    const run = runOf(world.shop, 'SQ-0424')
+    const before = await count(run.id)
+    const notes = Array.from({ length: 12 }, (_, i) =>
+      entryFor(run, { kind: 'note', words: `note ${i}` }, { n: 50 + i }),
+    )
+    const answers = await Promise.all(notes.map((entry) => post(run.id, [entry])))
+    expect(answers.map((answer) => answer.status)).toEqual(notes.map(() => 200))
+    expect(await count(run.id)).toBe(before + 12)
+  })
+})
+
+describe('the queue', () => {
+  const unit = (changes: object = {}) => ({
+    id: v7(),
+    tag: `T-${v7().slice(-6)}`,
+    history: 'used',
+    complaint: ['dead'],
+    words: 'made up',
+    card: { id: world.shop.cards[0]?.id, revision: world.shop.cards[0]?.revision },
+    takenInAt: '2026-11-24T10:00:00.000Z',
+    takenInBy: world.shop.people[0]?.id,
+    ...changes,
+  })
+
+  test('a unit is taken in once, started, and closed by its decision', async () => {
+    const body = unit()
+    expect((await api().post('/api/v1/units').send(body)).status).toBe(201)
+    expect((await api().post('/api/v1/units').send(body)).status).toBe(201)
+    expect(
+      (
+        await api()
+          .post('/api/v1/units')
+          .send({ ...body, words: 'other' })
+      ).status,
+    ).toBe(409)
+    expect(
+      (
+        await api()
+          .post('/api/v1/units')
+          .send(unit({ tag: body.tag }))
+      ).body.errors[0].path,
+    ).toBe('tag')
+    const start = { id: v7(), unit: body.id, startedAt: '2026-11-24T10:05:00.000Z', by: body.takenInBy }
+    const started = await api().post('/api/v1/runs').send(start)
+    expect(started.status).toBe(201)
+    expect((await api().get(`/api/v1/units/${body.id}`)).body).toMatchObject({
+      place: 'bench',
+      standing: { run: start.id },
+    })
+    const entry = {
+      id: v7(),
+      run: start.id,
+      n: 1,
+      at: '2026-11-24T10:06:00.000Z',
+      by: body.takenInBy,
+      kind: 'decision',
+      what: 'return',
+      why: 'nothing to do',
+    }
+    await post(start.id, [entry])
+    expect((await api().get(`/api/v1/units/${body.id}`)).body).toMatchObject({
+      place: 'done',
+      standing: { closed: true, decision: 'return' },
+    })
+  })
+
+  test('a unit of a card that is not there, by nobody, or a run of no unit is refused', async () => {
+    expect(
+      (
+        await api()
+          .post('/api/v1/units')
+          .send(unit({ card: { id: v7(), revision: 1 } }))
+      ).status,
+    ).toBe(422)
+    expect(
+      (
+        await api()
+          .post('/api/v1/units')
+          .send(unit({ takenInBy: v7() }))
+      ).status,
+    ).toBe(422)
+    const start = { id: v7(), unit: v7(), startedAt: '2026-11-24T10:05:00.000Z', by: world.shop.people[0]?.id }
+    expect((await api().post('/api/v1/runs').send(start)).status).toBe(422)
+  })
+
+  test('the list goes on by its cursor without gap or repeat, and another cursor is refused', async () => {
+    const seen: string[] = []
+    let cursor = ''
+    do {
+      const { body } = await api().get(`/api/v1/units?limit=7${cursor}`)
+      seen.push(...body.units.map((one: { id: string }) => one.id))
+      cursor = body.next ? `&cursor=${body.next}` : ''
+    } while (cursor !== '')
+    expect(new Set(seen).size).toBe(seen.length)
+    expect(seen.length).toBeGreaterThanOrEqual(world.shop.units.length)
+    expect((await api().get('/api/v1/units?cursor=nonsense')).status).toBe(400)
+    expect((await api().get('/api/v1/units?place=attic')).status).toBe(400)
+  })
+
+  test('a unit is set aside with what it waits for, and a done one stays', async () => {
+    const find = (tag: string) => world.shop.units.find((one) => one.tag === tag)
+    const by = world.shop.people[0]?.id
+    const moved = await api()
+      .put(`/api/v1/units/${find('SQ-0441')?.id}/place`)
+      .send({ place: 'blocked', blockedBy: 'a plug', by })
+    expect(moved.body).toMatchObject({ place: 'blocked', blockedBy: 'a plug' })
+    expect(
+      (
+        await api()
+          .put(`/api/v1/units/${find('SQ-0413')?.id}/place`)
+          .send({ place: 'waiting', by })
+      ).status,
+    ).toBe(409)
+  })
+})
+
+describe('cards', () => {
+  test('are found by words in any order, and shown with their record', async () => {
+    const { body } = await api().get('/api/v1/cards?find=stator%20orrin')
+    expect(body.cards.map((card: { model: string }) => card.model)).toContain('60 charging stator')
+    const [card] = (await api().get('/api/v1/cards?find=18')).body.cards
+    const record = (await api().get(`/api/v1/cards/${card.id}/record`)).body
+    expect(record.findings['fault-found']).toBe(2)
+    expect(record.readings.some((one: { cameBack: boolean }) => one.cameBack)).toBe(true)
+    expect((await api().get(`/api/v1/cards/${v7()}`)).status).toBe(404)
+    expect((await api().get(`/api/v1/cards?find=${encodeURIComponent("%' OR 1=1 --")}`)).body.cards).toEqual([])
+  })
+})
+
+describe('the server as a whole', () => {
+  test('every route of the contract answers, and the document says OpenAPI 3.1', async () => {
+    const { body } = await api().get('/api/v1/openapi.json')
+    expect(body.openapi).toBe('3.1.0')
+    for (const route of routes) {
+      expect(body.paths[route.path][route.method]).toBeDefined()
+      const path = `/api/v1${route.path.replace('{id}', v7())}`
+      const answer = await api()
+        [route.method](path)
+        .send(route.body ? {} : undefined)
+      expect([path, answer.status === 404 && /is not an address/.test(answer.body.detail)]).toEqual([path, false])
+      expect(answer.status).toBeLessThan(500)
+    }
+  })
+
+  test('says what it is, keeps a strict policy, and gives every request an id', async () => {
+    const health = await api().get('/healthz')
+    expect(health.body.alive).toBe(true)
+    expect((await api().get('/readyz')).body.ready).toBe(true)
+    expect(health.headers['content-security-policy']).toContain("script-src 'self'")
+    expect(health.headers['content-security-policy']).not.toContain('upgrade-insecure-requests')
+    expect(health.headers['x-content-type-options']).toBe('nosniff')
+    expect(health.headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/)
+    expect((await api().get('/healthz').set('X-Request-Id', 'mine-1')).headers['x-request-id']).toBe('mine-1')
+    expect((await api().get('/api/v1/nothing')).body.type).toBe('/problems/not-found')
+  })
+
+  test('a flood is told to wait, and nothing is lost by it', async () => {
+    const app = createApp({ database: world.connection.database, version: 'test', requestsAMinute: 3 })
+    const statuses = []
+    for (let i = 0; i < 5; i++) statuses.push((await request(app).get('/api/v1/shop')).status)
+    expect(statuses).toEqual([200, 200, 200, 429, 429])
+  })
+})

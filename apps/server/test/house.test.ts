@@ -1,0 +1,99 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { summarise, runState, type Run } from '@sure-spool/core'
+import { shopSchema, type Shop } from '@sure-spool/contract'
+import { eq } from 'drizzle-orm'
+import request from 'supertest'
+import { connect, createApp, importShop, rebuildStates } from '../src'
+import { checkStates, runStates } from '../src/database/schema'
+import { exportShop } from '../src/services/moveHouse'
+import { begin, entryFor, runOf, type World } from './world'
+
+let world: World
+beforeAll(async () => {
+  world = await begin('house')
+}, 60_000)
+afterAll(() => world.end())
+
+const sorted = (shop: Shop) => ({
+  ...shop,
+  cards: [...shop.cards].sort((a, b) => (a.id < b.id ? -1 : 1)),
+  units: [...shop.units].sort((a, b) => (a.id < b.id ? -1 : 1)),
+  runs: [...shop.runs]
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+    .map((run) => ({ ...run, entries: run.entries.map(({ receivedAt: _receivedAt, ...entry }) => entry) })),
+})
+
+describe('moving house', () => {
+  test('what was taken in comes out again, word for word', async () => {
+    const out = shopSchema.parse(JSON.parse(JSON.stringify(await exportShop(world.connection.database))))
+    expect(sorted(out)).toEqual(sorted(shopSchema.parse(world.shop)))
+  })
+
+  test('the same document again adds nothing', async () => {
+    expect(await importShop(world.connection.database, world.shop)).toEqual({
+      people: 0,
+      instruments: 0,
+      cards: 0,
+      units: 0,
+      runs: 0,
+      entries: 0,
+    })
+  })
+
+  test('a card revision with another body is a conflict, and nothing of the document is kept', async () => {
+    const [first, ...rest] = structuredClone(world.shop.cards)
+    if (!first) throw new Error('the demo has cards')
+    const extra = { ...structuredClone(first), id: '019b0000-0000-7000-8000-00000000000e' }
+    const changed = { ...first, name: { ...first.name, note: 'another body' } }
+    const body = { ...world.shop, cards: [extra, changed, ...rest] }
+    const answer = await request(world.app).post('/api/v1/shop/import').send(body)
+    expect(answer.status).toBe(409)
+    expect((await request(world.app).get(`/api/v1/cards/${extra.id}`)).status).toBe(404)
+  })
+
+  test('a card with a winding to nowhere, and a document of a newer version, are refused with their paths', async () => {
+    const cards = structuredClone(world.shop.cards)
+    if (cards[0]?.windings[0]) cards[0].windings[0].to = 'nowhere'
+    const answer = await request(world.app)
+      .post('/api/v1/shop/import')
+      .send({ ...world.shop, cards })
+    expect(answer.status).toBe(400)
+    expect(answer.body.errors).toContainEqual({
+      path: 'cards[0].windings[0].to',
+      detail: expect.stringContaining('does not have'),
+    })
+    const newer = await request(world.app)
+      .post('/api/v1/shop/import')
+      .send({ ...world.shop, version: 2 })
+    expect(newer.body.errors[0]).toMatchObject({ path: 'version' })
+  })
+})
+
+describe('what is computed', () => {
+  test('is what core says of the document, and is rebuilt from the entries', async () => {
+    const { database } = world.connection
+    const run = runOf(world.shop, 'SQ-0402')
+    const { body } = await request(world.app).get(`/api/v1/runs/${run.id}`)
+    expect(body.state).toEqual(JSON.parse(JSON.stringify(summarise(runState(body.run as Run)))))
+    await database.delete(runStates)
+    await database.delete(checkStates)
+    expect(await rebuildStates(database)).toBe(world.shop.runs.length)
+    const [row] = await database.select().from(runStates).where(eq(runStates.run, run.id))
+    expect(row).toMatchObject({ finding: 'fault-found', closed: true })
+  })
+})
+
+describe('when the database goes away', () => {
+  test('it is a 503 that says that nothing was kept, never a 5xx of another kind', async () => {
+    const gone = await connect(world.url, 'apps/server/drizzle')
+    const app = createApp({ database: gone.database, version: 'test' })
+    await gone.close()
+    const run = runOf(world.shop, 'SQ-0438')
+    const answer = await request(app)
+      .post(`/api/v1/runs/${run.id}/entries`)
+      .send({ entries: [entryFor(run, { kind: 'note', words: 'x' })] })
+    expect([answer.status, answer.body.type]).toEqual([503, '/problems/database-away'])
+    expect((await request(app).get('/readyz')).status).toBe(503)
+    expect((await request(app).get('/healthz')).status).toBe(200)
+  })
+})

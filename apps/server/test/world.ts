@@ -1,0 +1,63 @@
+import { readFileSync } from 'node:fs'
+import { createConnection } from 'mysql2/promise'
+import type { Express } from 'express'
+import { v7 } from 'uuid'
+import type { Entry, EntryBody } from '@sure-spool/core'
+import { connect, createApp, importShop, type Connection } from '../src'
+import type { Shop } from '@sure-spool/contract'
+
+/** The application on a real MariaDB, in a database of its own that is dropped at the end. */
+export interface World {
+  app: Express
+  connection: Connection
+  shop: Shop
+  url: string
+  end: () => Promise<void>
+}
+
+export async function begin(name: string, { empty = false } = {}): Promise<World> {
+  const root = process.env['TEST_DATABASE_URL']
+  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test.')
+  const database = `spool_test_${name}`
+  const drop = async () => {
+    const connection = await createConnection(root)
+    await connection.query(`DROP DATABASE IF EXISTS \`${database}\``)
+    await connection.end()
+  }
+  await drop()
+  const url = `${root.replace(/\/$/, '')}/${database}`
+  const connection = await connect(url, 'apps/server/drizzle')
+  const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as Shop
+  if (!empty) await importShop(connection.database, shop)
+  const app = createApp({ database: connection.database, version: 'test', requestsAMinute: 100_000 })
+  return {
+    app,
+    connection,
+    shop,
+    url,
+    end: async () => {
+      await connection.close()
+      await drop()
+    },
+  }
+}
+
+/** The open run of a unit of the demo shop. */
+export function runOf(shop: Shop, tag: string): Shop['runs'][number] {
+  const unit = shop.units.find((one) => one.tag === tag)
+  const run = shop.runs.find((one) => one.unit === unit?.id)
+  if (!run) throw new Error(`${tag} has no run`)
+  return run
+}
+
+/** A next entry for a run, as a bench would make it. */
+export function entryFor(run: Shop['runs'][number], body: EntryBody, changes: Partial<Entry> = {}): Entry {
+  const n = Math.max(0, ...run.entries.map((entry) => entry.n)) + 1
+  return { id: v7(), run: run.id, n, at: '2026-11-24T15:00:00.000Z', by: run.startedBy, ...body, ...changes } as Entry
+}
+
+export const reading = (check: string, text: string, value: number): EntryBody => ({
+  kind: 'reading',
+  check,
+  reading: { taken: 'typed', instrument: 'm2', contact: 'tips', text, decimalComma: false, kind: 'value', value },
+})
