@@ -26,6 +26,7 @@ await run(async () => {
       [bin('tsc'), '-p', 'tsconfig.json'],
       [bin('tsc'), '-p', 'packages/core/tsconfig.json'],
       [bin('tsc'), '-p', 'e2e/tsconfig.json'],
+      [bin('tsc'), '-p', 'tools/tsconfig.json'],
       [bin('vue-tsc'), '-p', 'apps/web/tsconfig.json'],
     ])
   if (wanted('lint'))

@@ -52,26 +52,28 @@ export async function listCards(queries: Queries, { find, after, limit }: CardPa
   return rows.map(({ body, ...row }) => ({ ...row, units: Number(row.units), partNumbers: body.name.partNumbers }))
 }
 
-const known = new Map<string, { hash: string; card: Card }>()
+const known = new Map<string, Card>()
 const mostKnown = 500
 
-/** One revision of a card. A published revision never changes, so the parsed object is kept and shared by its hash. */
-export async function readRevision(queries: Queries, card: string, revision: number): Promise<Card | undefined> {
-  const key = `${card}/${revision}`
-  const [head] = await queries
-    .select({ hash: cardRevisions.hash, state: cardRevisions.state })
-    .from(cardRevisions)
-    .where(and(eq(cardRevisions.card, card), eq(cardRevisions.revision, revision)))
-  if (!head) return undefined
-  const remembered = known.get(key)
-  if (remembered?.hash === head.hash) return remembered.card
+/**
+ * One revision of a card. A published revision never changes, so the parsed object is kept and shared by its hash.
+ * @param hash where it is known already, the question for it is saved
+ */
+export async function readRevision(
+  queries: Queries,
+  card: string,
+  revision: number,
+  hash?: string,
+): Promise<Card | undefined> {
+  const remembered = hash === undefined ? undefined : known.get(hash)
+  if (remembered) return remembered
   const [row] = await queries
-    .select({ body: cardRevisions.body })
+    .select()
     .from(cardRevisions)
     .where(and(eq(cardRevisions.card, card), eq(cardRevisions.revision, revision)))
   if (!row) return undefined
   if (known.size >= mostKnown) known.clear()
-  if (head.state === 'published') known.set(key, { hash: head.hash, card: row.body })
+  if (row.state === 'published') known.set(row.hash, row.body)
   return row.body
 }
 

@@ -1,7 +1,7 @@
 import type { Entry, EntryBody, Instrument, Run } from '@sure-spool/core'
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
-import { entries, readings, runs, units } from '../database/schema'
+import { cardRevisions, entries, readings, runs, units } from '../database/schema'
 import { readRevision } from './cards'
 
 export type RunRow = typeof runs.$inferSelect
@@ -19,12 +19,6 @@ export async function readRunRow(queries: Queries, id: string, lock = false): Pr
 
 export async function entriesOf(queries: Queries, run: string): Promise<Entry[]> {
   const rows = await queries.select().from(entries).where(eq(entries.run, run)).orderBy(asc(entries.n), asc(entries.id))
-  return rows.map(asEntry)
-}
-
-export async function entriesById(queries: Queries, ids: string[]): Promise<Entry[]> {
-  if (ids.length === 0) return []
-  const rows = await queries.select().from(entries).where(inArray(entries.id, ids))
   return rows.map(asEntry)
 }
 
@@ -55,12 +49,16 @@ export async function appendEntries(queries: Queries, added: (Entry & { received
 
 /** A run as a document, with its card and all its entries. */
 export async function readRun(queries: Queries, row: RunRow): Promise<Run | undefined> {
-  const [card, [unit], tape] = await Promise.all([
-    readRevision(queries, row.card, row.revision),
-    queries.select().from(units).where(eq(units.id, row.unit)),
-    entriesOf(queries, row.id),
-  ])
-  if (!card || !unit) return undefined
+  const [head] = await queries
+    .select({ unit: units, hash: cardRevisions.hash })
+    .from(units)
+    .innerJoin(cardRevisions, and(eq(cardRevisions.card, row.card), eq(cardRevisions.revision, row.revision)))
+    .where(eq(units.id, row.unit))
+  if (!head) return undefined
+  const { unit } = head
+  const card = await readRevision(queries, row.card, row.revision, head.hash)
+  const tape = await entriesOf(queries, row.id)
+  if (!card) return undefined
   return {
     format: 'sure-spool/run',
     version: 1,
@@ -80,12 +78,4 @@ export async function readRun(queries: Queries, row: RunRow): Promise<Run | unde
     startedAt: row.startedAt,
     entries: tape,
   }
-}
-
-export async function runsOfUnit(queries: Queries, unit: string): Promise<RunRow[]> {
-  return queries
-    .select()
-    .from(runs)
-    .where(and(eq(runs.unit, unit)))
-    .orderBy(asc(runs.startedAt))
 }

@@ -3,7 +3,7 @@ import { isClosed, runState, type Entry, type Run } from '@sure-spool/core'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { notFound, ProblemError } from '../http/problem'
 import { allPeople } from '../repositories/shop'
-import { appendEntries, entriesById, readRun, readRunRow } from '../repositories/runs'
+import { appendEntries, readRun, readRunRow } from '../repositories/runs'
 import { keepFinding, keepState } from '../repositories/states'
 import { moveUnit } from '../repositories/units'
 import { accept, sameEntry } from './accept'
@@ -18,9 +18,9 @@ export async function keepEntries(database: Database, runId: string, sent: Entry
     const row = await readRunRow(queries, runId, true)
     const run = row && (await readRun(queries, row))
     if (!row || !run) throw notFound('This run')
-    const fresh = await withoutRepeats(queries, sent)
+    const fresh = withoutRepeats(run.entries, sent)
     const added = fresh.map((entry) => ({ ...entry, receivedAt: now }))
-    const people = new Set((await allPeople(queries)).map((person) => person.id))
+    const people = await knownPeople(queries, run, row.startedBy, fresh)
     let grown: Run = run
     let closed = isClosed(run)
     for (const entry of added) {
@@ -46,15 +46,15 @@ export async function keepEntries(database: Database, runId: string, sent: Entry
   })
 }
 
-async function withoutRepeats(queries: Queries, sent: Entry[]): Promise<Entry[]> {
-  const known = new Map(
-    (
-      await entriesById(
-        queries,
-        sent.map((entry) => entry.id),
-      )
-    ).map((entry) => [entry.id, entry]),
-  )
+/** Who may stand on this tape: those who do already, and only where somebody new comes up the shop's people are asked for. */
+async function knownPeople(queries: Queries, run: Run, startedBy: string, fresh: Entry[]): Promise<Set<string>> {
+  const known = new Set([startedBy, ...run.entries.map((entry) => entry.by)])
+  if (fresh.every((entry) => known.has(entry.by))) return known
+  return new Set((await allPeople(queries)).map((person) => person.id))
+}
+
+function withoutRepeats(kept: Entry[], sent: Entry[]): Entry[] {
+  const known = new Map(kept.map((entry) => [entry.id, entry]))
   const fresh: Entry[] = []
   for (const [i, entry] of sent.entries()) {
     const before = known.get(entry.id)

@@ -203,4 +203,11 @@ section.grounds {
 .over {
   background: var(--copper);
 }
+@media (max-width: 900px) {
+  .meaning {
+    grid-template-columns: 1fr 1fr;
+    gap: 12px 28px;
+    border-left: 0;
+  }
+}
 </style>

@@ -21,6 +21,10 @@ const verb = computed(() => {
   if (check.value?.conditions?.state?.includes('flexed')) return 'Bend the lead, touch'
   return check.value?.kind === 'ac-output' ? 'At speed, touch' : 'Touch'
 })
+/** the words in the title, so that two long wire names stay on one line */
+const length = computed(
+  () => verb.value.length + pair.value.reduce((sum, one) => sum + (one.terminal?.label ?? one.id).length, 0),
+)
 const plain: Partial<Record<Step['kind'], string>> = {
   look: 'Look at the part',
   isolate: 'Make it safe',
@@ -32,7 +36,7 @@ const plain: Partial<Record<Step['kind'], string>> = {
 </script>
 
 <template>
-  <h1 class="title" aria-live="polite">
+  <h1 class="title" :class="{ long: length > 24 }" aria-live="polite">
     <template v-if="step.kind === 'reading'">
       {{ verb }}
       <template v-for="({ id, terminal }, i) in pair" :key="id">
@@ -80,6 +84,9 @@ const plain: Partial<Record<Step['kind'], string>> = {
 .wire.bare::after {
   background: none;
   border-width: 0 0 2px;
+}
+h1.title.long {
+  font-size: 32px;
 }
 @media (max-width: 1100px) {
   .title {

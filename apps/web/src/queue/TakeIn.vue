@@ -233,6 +233,9 @@ select.field {
   background: var(--paper);
   box-shadow: inset 4px 0 var(--copper);
 }
+.choices .muted {
+  margin-left: 6px;
+}
 .choices button {
   display: block;
   width: 100%;

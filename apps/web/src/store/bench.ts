@@ -25,6 +25,7 @@ import {
 } from '@sure-spool/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { afterPaint } from './afterPaint'
 import { ask, Refused } from './api'
 import { newId } from './ids'
 import { keepCopy, kept, plain, readCopy } from './kept'
@@ -213,7 +214,7 @@ export const useBench = defineStore('bench', () => {
     run.value = { ...run.value, entries: [...run.value.entries, entry] }
     channel?.postMessage({ run: run.value.id, entry })
     cursor.value = doing.value = null
-    void save()
+    afterPaint(() => void save())
     return entry
   }
 

@@ -1,6 +1,7 @@
 import type { Kept, RunView } from '@sure-spool/contract'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
+import { afterPaint } from './afterPaint'
 import { ask, isFinal, type Refused } from './api'
 import { jot, jotted, kept, plain, unjot, type Outgoing } from './kept'
 
@@ -22,7 +23,7 @@ export const useOutbox = defineStore('outbox', () => {
   function put(item: Outgoing): void {
     jot(plain(item))
     waiting.value++
-    void settle()
+    afterPaint(() => void settle())
   }
 
   /** One move at a time: two at once would put one item into the database twice. */

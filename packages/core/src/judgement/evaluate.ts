@@ -115,25 +115,75 @@ export function leadsDecide(limit: PreparedLimit | undefined, leads: LeadsApplie
   return above(leads.ohms, 0.05 * expected) || above(leads.ohms, 0.2 * window)
 }
 
-/** Judges one reading of a run with every figure that leads to the verdict (METHODS 2 to 4). Never throws on a valid run. */
+interface Judged {
+  setting: unknown[]
+  evaluation: Evaluation
+}
+const judgedBefore = new WeakMap<ReadingEntry, Judged>()
+
+/**
+ * Judges one reading of a run with every figure that leads to the verdict (METHODS 2 to 4). Never throws on a valid run.
+ * An entry never changes, so a reading whose setting is still the same keeps its evaluation: a tape that grew by one entry
+ * judges one reading.
+ */
 export function evaluate(bench: Bench, entry: ReadingEntry): Evaluation | undefined {
   const check = bench.prepared.checks.get(entry.check)
   if (!check) return undefined
+  const instrument = instrumentOf(bench.run, entry.reading.instrument)
+  const leads = leadsFor(bench.tape, instrument, { n: entry.n, at: entry.at, leads: entry.reading.leads })
+  const temperature = temperatureFor(bench.tape, entry)
+  const history = bench.tape.history(entry)
+  const parallel = isolationAt(bench.tape, entry.n)?.parallelOhms
+  const setting = [
+    check,
+    instrument,
+    bench.run.rule,
+    history,
+    leads.entry,
+    leads.from,
+    temperature.entry,
+    temperature.from,
+    parallel,
+  ]
+  const before = judgedBefore.get(entry)
+  if (before && setting.every((one, i) => one === before.setting[i])) return before.evaluation
+  const evaluation = evaluateIn(
+    bench.run.rule,
+    entry,
+    check,
+    instrument,
+    check.limits[history],
+    leads,
+    temperature,
+    parallel,
+  )
+  judgedBefore.set(entry, { setting, evaluation })
+  return evaluation
+}
+
+function evaluateIn(
+  runRule: Rule,
+  entry: ReadingEntry,
+  check: PreparedCheck,
+  instrument: Instrument | undefined,
+  limits: PreparedLimit[],
+  leads: LeadsApplied,
+  temperature: TemperatureApplied,
+  parallelOhms: number | undefined,
+): Evaluation {
   const { reading } = entry
   const quantity = quantityOf(check.check)
-  const limits = check.limits[bench.tape.history(entry)]
   const [limit] = limits
   const pair = reading.pair ?? ('pair' in check.check.at ? check.check.at.pair : undefined)
-  const rule = limit?.limit.rule ?? (limit?.kind === 'closed' ? 'simple' : bench.run.rule)
   const base: Evaluation = {
     entry,
     check,
     quantity,
-    instrument: instrumentOf(bench.run, reading.instrument),
+    instrument,
     pair,
     point: pointKey(entry, pair),
     verdict: 'none',
-    rule: limit?.kind === 'closed' ? (limit.limit.rule ?? 'simple') : rule,
+    rule: limit?.limit.rule ?? (limit?.kind === 'closed' ? 'simple' : runRule),
     ...(limit ? { limit } : {}),
     others: [],
     accuracyAssumed: false,
@@ -141,7 +191,7 @@ export function evaluate(bench: Bench, entry: ReadingEntry): Evaluation | undefi
     leadsMatter: false,
   }
   if (quantity === undefined || reading.kind === 'answer') return judgeAnswer(base, reading)
-  const figured = withFigures(bench, base, quantity)
+  const figured = withFigures(base, quantity, leads, temperature, parallelOhms)
   const judged = judgeFigure(figured, limit)
   const unmet = unmetCondition(check.check.conditions, reading.conditions)
   if (unmet) return { ...judged, verdict: 'none', reason: 'conditions-not-met', leaning: undefined }
@@ -167,15 +217,18 @@ function judgeAnswer(base: Evaluation, { answer }: Reading): Evaluation {
 }
 
 /** The reading net of its leads with its uncertainty, in the quantity's SI unit. */
-function withFigures(bench: Bench, base: Evaluation, quantity: Quantity): Evaluation {
+function withFigures(
+  base: Evaluation,
+  quantity: Quantity,
+  applied: LeadsApplied,
+  temperature: TemperatureApplied,
+  parallelOhms: number | undefined,
+): Evaluation {
   const { reading } = base.entry
   const { instrument } = base
   const ohmic = quantity === 'resistance'
-  const leads = ohmic
-    ? leadsFor(bench.tape, instrument, { n: base.entry.n, at: base.entry.at, leads: reading.leads })
-    : undefined
+  const leads = ohmic ? applied : undefined
   const leadsMatter = leadsDecide(base.limit, leads)
-  const temperature = temperatureFor(bench.tape, base.entry)
   const shared = { ...base, ...(leads ? { leads } : {}), leadsMatter, temperature }
   if (reading.kind === 'over' || reading.kind === 'above' || reading.kind === 'below') {
     const highest = instrument?.ranging === 'auto' ? rangesFor(instrument, quantity).at(-1)?.fullScale : undefined
@@ -203,7 +256,6 @@ function withFigures(bench: Bench, base: Evaluation, quantity: Quantity): Evalua
   const known = { ...shared, taken: reading.value, resolution, accuracyAssumed, ...(range ? { range } : {}) }
   if (!leads) return { ...known, net: size, netU: u, parts }
   const net = netOfLeads({ ohms: size, leadOhms: leads.ohms, uOhms: u, uLead: leads.u })
-  const parallelOhms = isolationAt(bench.tape, base.entry.n)?.parallelOhms
   const alone = parallelOhms === undefined ? { ohms: net.ohms, u: net.u } : withoutParallel(net, parallelOhms)
   return {
     ...known,

@@ -21,14 +21,10 @@ const unknownLeads = { ohms: 0.2, u: 0.2 / Math.sqrt(3) }
  */
 export function leadsFor(tape: Tape, instrument: Instrument | undefined, reading: LeadQuestion): LeadsApplied {
   if (instrument?.fourWire) return { ohms: 0, u: 0, from: 'four-wire' }
-  const checks = tape.entries.filter(
-    (entry): entry is EntryOf<'lead-check'> =>
-      entry.kind === 'lead-check' &&
-      !tape.takenBack.has(entry.id) &&
-      entry.instrument === instrument?.id &&
-      (entry.leads ?? '') === (reading.leads ?? ''),
+  const checks = tape.leadChecks.filter(
+    (check) => check.instrument === instrument?.id && (check.leads ?? '') === (reading.leads ?? ''),
   )
-  const earlier = checks.filter((check) => check.n < reading.n).at(-1)
+  const earlier = checks.findLast((check) => check.n < reading.n)
   const later = checks.find((check) => check.n > reading.n)
   if (later?.how === 'subtract') return { ohms: later.ohms, u: later.u, from: 'subtract', entry: later.id, ageMs: 0 }
   if (!earlier) return { ...unknownLeads, from: 'assumed' }
@@ -52,9 +48,7 @@ export interface TemperatureApplied {
 
 /** A part temperature of the reading's stage, nearest in time (of two as near the earlier), else the nearest room (METHODS 3, 11.5). */
 export function temperatureFor(tape: Tape, reading: ReadingEntry): TemperatureApplied {
-  const all = tape.entries.filter(
-    (entry): entry is EntryOf<'temperature'> => entry.kind === 'temperature' && !tape.takenBack.has(entry.id),
-  )
+  const all = tape.temperatures
   const stage = tape.stageOf.get(reading.id)
   const part = nearest(
     all.filter((entry) => entry.part !== 'room' && tape.stageOf.get(entry.id) === stage),
@@ -85,12 +79,7 @@ function nearest<E extends Entry>(entries: E[], reading: ReadingEntry): E | unde
 
 /** How the part was isolated when a reading was taken. */
 export function isolationAt(tape: Tape, n: number): EntryOf<'isolation'> | undefined {
-  return tape.entries
-    .filter(
-      (entry): entry is EntryOf<'isolation'> =>
-        entry.kind === 'isolation' && entry.n < n && !tape.takenBack.has(entry.id),
-    )
-    .at(-1)
+  return tape.isolations.findLast((entry) => entry.n < n)
 }
 
 export const instrumentOf = (run: Run, id: string | undefined): Instrument | undefined =>

@@ -14,6 +14,11 @@ export interface Tape {
   /** how many part-changing works stand before each entry */
   stageOf: Map<string, number>
   works: EntryOf<'work'>[]
+  /** the entries a reading's setting is looked up in, those that stand, in tape order */
+  leadChecks: EntryOf<'lead-check'>[]
+  temperatures: EntryOf<'temperature'>[]
+  isolations: EntryOf<'isolation'>[]
+  proofs: EntryOf<'proof'>[]
   history: (entry: Entry) => History
 }
 
@@ -33,7 +38,9 @@ export function readTape(run: Run): Tape {
   for (const entry of standing)
     if (entry.kind === 'reading' && entry.reading.supersedes !== undefined && !gone.has(entry.reading.supersedes))
       gone.set(entry.reading.supersedes, { by: entry, how: entry.reading.mistyped ? 'mistyped' : 'retaken' })
-  const works = standing.filter((entry): entry is EntryOf<'work'> => entry.kind === 'work')
+  const ofKind = <K extends Entry['kind']>(kind: K) =>
+    standing.filter((entry): entry is EntryOf<K> => entry.kind === kind)
+  const works = ofKind('work')
   const stageOf = new Map<string, number>()
   let stage = 0
   for (const entry of entries) {
@@ -47,8 +54,13 @@ export function readTape(run: Run): Tape {
     gone,
     takenBack,
     stageOf,
+    leadChecks: ofKind('lead-check'),
+    temperatures: ofKind('temperature'),
+    isolations: ofKind('isolation'),
+    proofs: ofKind('proof'),
     works: works.filter((work) => changesPart.has(work.what)),
-    history: (entry) => (rewinds.some((work) => before(entries, work, entry)) ? 'rewound' : run.unit.history),
+    history: (entry) =>
+      rewinds.length > 0 && rewinds.some((work) => before(entries, work, entry)) ? 'rewound' : run.unit.history,
   }
 }
 

@@ -1,6 +1,6 @@
 import { above, openFrom } from '../spec'
 import { isolationAt, leadsFor } from '../judgement'
-import type { Entry, EntryOf } from '../document'
+import type { Entry } from '../document'
 import type { Found, Moment, ReadingRule } from './rule'
 
 /** Something in parallel may be measured too, unless the part is loose, unplugged, or a lead of this winding is lifted. */
@@ -37,7 +37,7 @@ export const staleZero: ReadingRule = {
     const { leads, instrument, entry } = evaluation
     if (evaluation.quantity !== 'resistance' || !leads || leads.from === 'four-wire' || evaluation.limit?.expectOpen)
       return null
-    const checks = leadChecks(bench.tape.entries, instrument?.id).filter((check) => !bench.tape.takenBack.has(check.id))
+    const checks = bench.tape.leadChecks.filter((check) => check.instrument === instrument?.id)
     const zeroed = leads.from === 'zero' || leads.from === 'subtract'
     if (!zeroed) {
       const otherSet = checks.some((check) => check.n < entry.n && check.how !== 'carried')
@@ -45,13 +45,8 @@ export const staleZero: ReadingRule = {
     }
     if ((leads.ageMs ?? 0) > oldZeroMs)
       return { severity: 'warn', params: { why: 'age', minutes: Math.round((leads.ageMs ?? 0) / 60_000) } }
-    const moved = bench.tape.entries.some(
-      (one) =>
-        one.kind === 'proof' &&
-        one.of === 'jack' &&
-        one.n < entry.n &&
-        one.n > placeOf(bench.tape.entries, leads.entry),
-    )
+    const zeroAt = checks.find((check) => check.id === leads.entry)?.n ?? -1
+    const moved = bench.tape.proofs.some((proof) => proof.of === 'jack' && proof.n < entry.n && proof.n > zeroAt)
     if (moved) return { severity: 'warn', params: { why: 'jack' } }
     const last = checks.filter((check) => check.n > entry.n && check.how !== 'carried').at(-1)
     const drift = last && last.id !== leads.entry ? Math.abs(last.ohms - leads.ohms) : 0
@@ -60,13 +55,6 @@ export const staleZero: ReadingRule = {
       : null
   },
 }
-
-function leadChecks(entries: Entry[], instrument: string | undefined): EntryOf<'lead-check'>[] {
-  return entries.filter(
-    (one): one is EntryOf<'lead-check'> => one.kind === 'lead-check' && one.instrument === instrument,
-  )
-}
-const placeOf = (entries: Entry[], id: string | undefined): number => entries.find((one) => one.id === id)?.n ?? -1
 
 /** A winding that reads what the leads alone read. */
 export const readsLikeLeads: ReadingRule = {
@@ -109,12 +97,8 @@ const passesOpen = ({ evaluation }: Moment): boolean =>
 
 function proved(moment: Moment, kinds: string[]): boolean {
   const { tape } = moment.bench
-  return tape.entries.some(
-    (entry) =>
-      !tape.takenBack.has(entry.id) &&
-      ((entry.kind === 'proof' && kinds.includes(entry.of)) ||
-        (kinds.includes('tips') && entry.kind === 'lead-check' && entry.how !== 'carried')),
-  )
+  const touched = kinds.includes('tips') && tape.leadChecks.some((check) => check.how !== 'carried')
+  return touched || tape.proofs.some((proof) => kinds.includes(proof.of))
 }
 
 /** A dead meter reads open too: its probes have not been touched together in this run. */

@@ -1,6 +1,6 @@
 import type { Card, Run } from '../document'
 import { planSteps } from '../plan'
-import { closingRules, fired, setUpStops, sumRemarks, watch, type Firing, type Remark } from '../sense'
+import { closingRules, fired, setUpStops, sumRemarks, watch, type Firing, type Remark, type RemarkId } from '../sense'
 import { coreVersion } from '../version'
 import {
   explainedByParts,
@@ -32,6 +32,8 @@ export interface RunState {
   checks: CheckState[]
   relations: RelationState[]
   remarks: Firing[]
+  /** answers given at set-up to remarks that have not fired yet */
+  answeredAhead: RemarkId[]
   finding: Finding
   steps: StepState[]
   /** the step the bench stands at */
@@ -60,7 +62,7 @@ export function runState(run: Run): RunState {
     if (evaluation) evaluations.set(entry.id, evaluation)
   }
   const all = [...evaluations.values()]
-  const { firings } = watch(bench, evaluations)
+  const { firings, waiting } = watch(bench, evaluations)
   const standing = standingByCheck(bench, all)
   const counting = (out: Set<string>) => (check: string) =>
     (standing.get(check) ?? []).filter((one) => !out.has(one.entry.id))
@@ -97,6 +99,7 @@ export function runState(run: Run): RunState {
     checks,
     relations,
     remarks,
+    answeredAhead: waiting,
     finding,
     steps: progress.steps,
     step: progress.current,
@@ -244,12 +247,11 @@ export function setUpRemarks(
   const evaluation = evaluate(bench, entry)
   if (!evaluation) return []
   const moment = { bench, evaluation, before: [], standing: () => [], relations: [], earlier: [] }
-  const { waiting, firings } = watch(bench, state.evaluations)
   return fired(moment, setUpStops)
     .filter(({ rule, remark }) => {
-      if (waiting.includes(remark.id)) return false
+      if (state.answeredAhead.includes(remark.id)) return false
       const key = rule.setting?.(moment)
-      return !firings.some((one) => {
+      return !state.remarks.some((one) => {
         const about = one.entry === undefined ? undefined : state.evaluations.get(one.entry)
         return one.id === remark.id && one.answered && about && rule.setting?.({ ...moment, evaluation: about }) === key
       })

@@ -1,0 +1,50 @@
+import { readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { build } from './build.mjs'
+import { anyPort, startDatabase } from './lib/database.mjs'
+import { checkMachine, ensureCommands, ensurePackages } from './lib/machine.mjs'
+import { dataFolder, root } from './lib/paths.mjs'
+import { run, say, Stop } from './lib/say.mjs'
+import { startServer } from './lib/server.mjs'
+import { show } from './lib/shell.mjs'
+
+/** Speed as ratios, each against a baseline named in its line and measured in the same run. */
+const parts = ['judge', 'load', 'save', 'key', 'queue']
+const only = process.argv.slice(2)
+
+await run(async () => {
+  checkMachine()
+  await ensureCommands('mariadbd', 'chromium')
+  await ensurePackages()
+  await build()
+  const folder = join(dataFolder, 'bench')
+  rmSync(folder, { recursive: true, force: true })
+  const database = await startDatabase(folder)
+  let server
+  try {
+    const env = { ...process.env, DATABASE_URL: `${database.url}/sure_spool_bench` }
+    server = await startServer({
+      port: await anyPort(),
+      databaseUrl: env.DATABASE_URL,
+      logFile: join(dataFolder, 'bench.log'),
+    })
+    const response = await fetch(`${server.address}/api/v1/shop/import`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: readFileSync(join(root, 'demo/shop.json')),
+    })
+    if (!response.ok) throw new Stop(await response.text())
+    for (const part of parts.filter((one) => only.length === 0 || only.includes(one))) {
+      const code = await show(join(root, 'node_modules/.bin/tsx'), [`tools/bench/${part}.ts`], {
+        env: { ...env, ADDRESS: server.address },
+      })
+      if (code !== 0) {
+        say(`The part "${part}" did not finish.`)
+        process.exitCode = 1
+      }
+    }
+  } finally {
+    await server?.stop()
+    await database.stop()
+  }
+})

@@ -1,0 +1,69 @@
+import { execSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { chromium } from '@playwright/test'
+import { v7 } from 'uuid'
+import type { Shop } from '@sure-spool/contract'
+import { spread, tell } from './figures'
+import { longRun } from './longRun'
+
+/** From Enter to the painted verdict in Chromium, on a run of 60 entries, against one frame of 60 Hz. */
+const frame = 1000 / 60
+const address = process.env['ADDRESS'] ?? ''
+const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as Shop
+const by = shop.people[0]?.id ?? ''
+const unit = shop.units.find((one) => one.tag === 'SQ-0446')
+const script = longRun({ id: v7(), by, newId: () => v7(), startedAt: '2026-11-24T10:00:00.000Z' })
+const post = (path: string, body: unknown) =>
+  fetch(`${address}/api/v1${path}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  })
+await post('/runs', { id: script.run.id, unit: unit?.id, startedAt: script.run.startedAt, by })
+await post(`/runs/${script.run.id}/entries`, { entries: script.run.entries })
+
+const browser = await chromium.launch({
+  executablePath: execSync('command -v chromium', { encoding: 'utf8' }).trim(),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+await page.goto(`${address}/bench/${script.run.id}`)
+await page.waitForSelector('[aria-label=Path]')
+await page.evaluate(() => {
+  const times: number[] = []
+  Object.assign(window, { times })
+  window.addEventListener(
+    'keydown',
+    (event) => {
+      if (event.key !== 'Enter') return
+      const start = performance.now()
+      requestAnimationFrame(() => {
+        const channel = new MessageChannel()
+        channel.port1.onmessage = () => times.push(performance.now() - start)
+        channel.port2.postMessage(null)
+      })
+    },
+    true,
+  )
+})
+await page.keyboard.press('ArrowUp')
+for (let tries = 0; tries < 14 && !(await page.locator('h1').last().textContent())?.includes('grey'); tries++)
+  await page.keyboard.press('ArrowUp')
+for (let i = 0; i < 40; i++) {
+  await page.keyboard.type(String(318 + (i % 5)))
+  await page.keyboard.press('Enter')
+  await page.waitForTimeout(120)
+  if (!(await page.locator('h1').last().textContent())?.includes('grey'))
+    for (let up = 0; up < 14 && !(await page.locator('h1').last().textContent())?.includes('grey'); up++)
+      await page.keyboard.press('ArrowUp')
+}
+const times = await page.evaluate(() => (window as unknown as { times: number[] }).times)
+await browser.close()
+const { median, p99 } = spread(times.slice(5))
+tell(
+  `key press to painted verdict (${times.length - 5} readings)`,
+  'one 60 Hz frame',
+  median / frame,
+  p99 / frame,
+  '1 ×',
+)

@@ -1,0 +1,53 @@
+import { execSync } from 'node:child_process'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { root } from './lib/paths.mjs'
+import { run, say, Stop } from './lib/say.mjs'
+
+/** Takes the pictures of docs/screenshots anew from a running demo (npm run demo -- --reset). */
+const address = process.env.ADDRESS ?? 'http://127.0.0.1:4180'
+const folder = join(root, 'docs/screenshots')
+
+await run(async () => {
+  const queue = await fetch(`${address}/api/v1/units?limit=200`).then(
+    (response) => response.json(),
+    () => {
+      throw new Stop(`No demo answers at ${address}: start it with npm run demo -- --reset`)
+    },
+  )
+  const unit = (tag) => queue.units.find((one) => one.tag === tag)
+  const bench = (tag) => `/bench/${unit(tag).standing.run}`
+  const browser = await chromium.launch({
+    executablePath: execSync('command -v chromium', { encoding: 'utf8' }).trim(),
+    args: ['--no-sandbox', '--disable-gpu'],
+  })
+  const take = async (name, path, { width = 1280, height = 800, colorScheme = 'light', act } = {}) => {
+    const context = await browser.newContext({ viewport: { width, height }, colorScheme, serviceWorkers: 'block' })
+    const page = await context.newPage()
+    await page.goto(address + path)
+    await page.waitForLoadState('networkidle')
+    await page.waitForTimeout(400)
+    await act?.(page)
+    await page.waitForTimeout(300)
+    await page.screenshot({ path: join(folder, `${name}.png`) })
+    await context.close()
+    say(`${name}.png`)
+  }
+  await take('queue', '/')
+  await take('take-in', '/', {
+    act: async (page) => {
+      await page.keyboard.press('i')
+      await page.waitForTimeout(300)
+      await page.keyboard.type('twin')
+      await page.waitForTimeout(400)
+    },
+  })
+  await take('bench-within', bench('SQ-0438'))
+  await take('bench-held', bench('SQ-0431'))
+  await take('bench-dark', bench('SQ-0431'), { colorScheme: 'dark' })
+  await take('bench-upright', bench('SQ-0431'), { width: 800, height: 1280 })
+  await take('finding', bench('SQ-0410'))
+  await take('sheet', `${bench('SQ-0410')}/sheet`, { width: 1100, height: 1400 })
+  await take('card', `/cards/${unit('SQ-0431').card.id}`)
+  await browser.close()
+})
