@@ -1,8 +1,5 @@
 const transform = {
-  '^.+\\.ts$': [
-    '@swc/jest',
-    { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'es6' } },
-  ],
+  '^.+\\.ts$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'es6' } }],
 }
 const project = (displayName, roots, testMatch, extra = {}) => ({
   displayName,
