@@ -30,10 +30,18 @@ const bench = { instrument: 'b1', contact: 'clips' } as const
 const lastResort = 'Output at speed could not be measured here.'
 
 const looked = (script: Script, what: LookId[], words?: string): Script =>
-  script.put({ kind: 'look', check: 'look', place: 'coils, leads and plug', what, ...(words === undefined ? {} : { words }) })
+  script.put({
+    kind: 'look',
+    check: 'look',
+    place: 'coils, leads and plug',
+    what,
+    ...(words === undefined ? {} : { words }),
+  })
 
 function safe(script: Script): Script {
-  for (const caution of script.run.card.care.cautions.filter((one) => one !== 'running-engine' && one !== 'hot-exhaust'))
+  for (const caution of script.run.card.care.cautions.filter(
+    (one) => one !== 'running-engine' && one !== 'hot-exhaust',
+  ))
     script.put({ kind: 'caution', caution })
   return script
 }
@@ -42,161 +50,470 @@ const plain = (script: Script) => safe(script.put({ kind: 'look', place: 'the pa
 
 export const stories: Story[] = [
   {
-    tag: 'SQ-0401', card: twin, serial: '18-40233', history: 'used', complaint: ['trips-when-hot'], words: 'stops after half an hour, starts again cold', from: 'the pilot boat',
-    place: 'done', takenIn: '2026-09-14T08:10:00.000Z', by: 'Ines', startedAt: '2026-09-14T09:00:00.000Z',
+    tag: 'SQ-0401',
+    card: twin,
+    serial: '18-40233',
+    history: 'used',
+    complaint: ['trips-when-hot'],
+    words: 'stops after half an hour, starts again cold',
+    from: 'the pilot boat',
+    place: 'done',
+    takenIn: '2026-09-14T08:10:00.000Z',
+    by: 'Ines',
+    startedAt: '2026-09-14T09:00:00.000Z',
     work: (script) => {
-      looked18(script).ready(19).read('low', '316').read('high', '36.2').read('series', '352.4').read('trigger', '90.8').framed('O', 'V')
+      looked18(script)
+        .ready(19)
+        .read('low', '316')
+        .read('high', '36.2')
+        .read('series', '352.4')
+        .read('trigger', '90.8')
+        .framed('O', 'V')
         .put({ kind: 'decision', what: 'return', why: `Every cold figure is right. ${lastResort}` })
         .put({ kind: 'outcome', what: 'came-back', words: 'Cut out warm again within a week.' })
     },
   },
   {
-    tag: 'SQ-0402', card: twin, serial: '18-39871', history: 'used', complaint: ['fades-at-idle'], words: 'will not idle, runs on the throttle', from: 'the school boat',
-    place: 'done', takenIn: '2026-09-21T07:50:00.000Z', by: 'Tam', startedAt: '2026-09-21T08:30:00.000Z',
+    tag: 'SQ-0402',
+    card: twin,
+    serial: '18-39871',
+    history: 'used',
+    complaint: ['fades-at-idle'],
+    words: 'will not idle, runs on the throttle',
+    from: 'the school boat',
+    place: 'done',
+    takenIn: '2026-09-21T07:50:00.000Z',
+    by: 'Tam',
+    startedAt: '2026-09-21T08:30:00.000Z',
     work: (script) => {
       looked(script, ['burnt'], 'lacquer brown on the low-speed coil')
-      safe(script).ready(20).read('low', '251').read('high', '36.6').read('series', '287.2').read('trigger', '92.1').framed('O', 'V')
-        .put({ kind: 'decision', what: 'rewind', about: ['low'], why: 'Shorted turns in the low-speed coil; the other coil and the trigger are right.' })
+      safe(script)
+        .ready(20)
+        .read('low', '251')
+        .read('high', '36.6')
+        .read('series', '287.2')
+        .read('trigger', '92.1')
+        .framed('O', 'V')
+        .put({
+          kind: 'decision',
+          what: 'rewind',
+          about: ['low'],
+          why: 'Shorted turns in the low-speed coil; the other coil and the trigger are right.',
+        })
     },
   },
   {
-    tag: 'SQ-0403', card: twin, history: 'used', complaint: ['misses-above-half'], words: 'misses from half throttle up', from: 'the long-liner',
-    place: 'done', takenIn: '2026-09-28T07:30:00.000Z', by: 'Ines', startedAt: '2026-09-28T10:05:00.000Z',
+    tag: 'SQ-0403',
+    card: twin,
+    history: 'used',
+    complaint: ['misses-above-half'],
+    words: 'misses from half throttle up',
+    from: 'the long-liner',
+    place: 'done',
+    takenIn: '2026-09-28T07:30:00.000Z',
+    by: 'Ines',
+    startedAt: '2026-09-28T10:05:00.000Z',
     work: (script) => {
-      looked18(script).ready(21).read('low', '320').read('high', 'OL').again('high', 'OL', clips).read('series', 'OL').read('trigger', '93.0').framed('O', 'T', 'V')
-        .put({ kind: 'decision', what: 'replace', about: ['high'], why: 'High-speed coil open, read twice; the series reading adds no second place.' })
+      looked18(script)
+        .ready(21)
+        .read('low', '320')
+        .read('high', 'OL')
+        .again('high', 'OL', clips)
+        .read('series', 'OL')
+        .read('trigger', '93.0')
+        .framed('O', 'T', 'V')
+        .put({
+          kind: 'decision',
+          what: 'replace',
+          about: ['high'],
+          why: 'High-speed coil open, read twice; the series reading adds no second place.',
+        })
     },
   },
   {
-    tag: 'SQ-0404', card: single, history: 'used', complaint: ['hard-to-start'], words: 'ten pulls cold', from: 'a tender',
-    place: 'done', takenIn: '2026-10-05T08:20:00.000Z', by: 'Wil', startedAt: '2026-10-05T09:15:00.000Z',
+    tag: 'SQ-0404',
+    card: single,
+    history: 'used',
+    complaint: ['hard-to-start'],
+    words: 'ten pulls cold',
+    from: 'a tender',
+    place: 'done',
+    takenIn: '2026-10-05T08:20:00.000Z',
+    by: 'Wil',
+    startedAt: '2026-10-05T09:15:00.000Z',
     work: (script) => {
-      plain(script).ready(18).read('lighting', '0.5571', bench).read('ignition', '1.228', bench).read('earth', '0.04', { contact: 'clips' })
-        .framed('Y1', 'R').read('volts', '19.4', { conditions: { rpm: 1200 } })
+      plain(script)
+        .ready(18)
+        .read('lighting', '0.5571', bench)
+        .read('ignition', '1.228', bench)
+        .read('earth', '0.04', { contact: 'clips' })
+        .framed('Y1', 'R')
+        .read('volts', '19.4', { conditions: { rpm: 1200 } })
         .put({ kind: 'decision', what: 'return', why: 'Ohms and volts at speed are right. Look at the carburettor.' })
     },
   },
   {
-    tag: 'SQ-0405', card: single, history: 'used', complaint: ['weak', 'hard-to-start'], words: 'weak blue spark, then none', from: 'the harbour office',
-    place: 'done', takenIn: '2026-10-07T08:00:00.000Z', by: 'Tam', startedAt: '2026-10-07T08:40:00.000Z',
+    tag: 'SQ-0405',
+    card: single,
+    history: 'used',
+    complaint: ['weak', 'hard-to-start'],
+    words: 'weak blue spark, then none',
+    from: 'the harbour office',
+    place: 'done',
+    takenIn: '2026-10-07T08:00:00.000Z',
+    by: 'Tam',
+    startedAt: '2026-10-07T08:40:00.000Z',
     work: (script) => {
-      plain(script).ready(20).read('lighting', '0.5624', bench).read('ignition', '1.251', bench).read('earth', '0.05', clips).framed('Y1', 'R')
-        .read('volts', '9.8', { conditions: { rpm: 1200 } }).again('volts', '9.9', { conditions: { rpm: 1200 }, contact: 'clips' })
-        .put({ kind: 'decision', what: 'replace', about: ['ignition'], why: 'Reads right and still makes half its volts at 1200 rpm.' })
+      plain(script)
+        .ready(20)
+        .read('lighting', '0.5624', bench)
+        .read('ignition', '1.251', bench)
+        .read('earth', '0.05', clips)
+        .framed('Y1', 'R')
+        .read('volts', '9.8', { conditions: { rpm: 1200 } })
+        .again('volts', '9.9', { conditions: { rpm: 1200 }, contact: 'clips' })
+        .put({
+          kind: 'decision',
+          what: 'replace',
+          about: ['ignition'],
+          why: 'Reads right and still makes half its volts at 1200 rpm.',
+        })
     },
   },
   {
-    tag: 'SQ-0406', card: charging, history: 'used', complaint: ['will-not-charge'], words: 'battery flat after one night out', from: 'the ferry’s deck',
-    place: 'done', takenIn: '2026-10-09T09:30:00.000Z', by: 'Ines', startedAt: '2026-10-09T10:00:00.000Z',
+    tag: 'SQ-0406',
+    card: charging,
+    history: 'used',
+    complaint: ['will-not-charge'],
+    words: 'battery flat after one night out',
+    from: 'the ferry’s deck',
+    place: 'done',
+    takenIn: '2026-10-09T09:30:00.000Z',
+    by: 'Ines',
+    startedAt: '2026-10-09T10:00:00.000Z',
     work: (script) => {
-      plain(script).ready(20).read('uv', '0.6204', bench).read('vw', '0.7411', bench).again('vw', '0.7402', bench).read('wu', '0.7397', bench).again('wu', '0.7405', bench).framed('U')
-        .put({ kind: 'decision', what: 'rewind', about: ['w'], why: 'Both pairs with leg 3 read a fifth high, by clips, twice: a bad joint or a thinned leg.' })
+      plain(script)
+        .ready(20)
+        .read('uv', '0.6204', bench)
+        .read('vw', '0.7411', bench)
+        .again('vw', '0.7402', bench)
+        .read('wu', '0.7397', bench)
+        .again('wu', '0.7405', bench)
+        .framed('U')
+        .put({
+          kind: 'decision',
+          what: 'rewind',
+          about: ['w'],
+          why: 'Both pairs with leg 3 read a fifth high, by clips, twice: a bad joint or a thinned leg.',
+        })
     },
   },
   {
-    tag: 'SQ-0407', card: charging, history: 'rewound', complaint: ['will-not-charge'], words: 'lamps dim at anchor', from: 'the school boat',
-    place: 'done', takenIn: '2026-10-13T07:45:00.000Z', by: 'Ines', startedAt: '2026-10-13T09:20:00.000Z',
+    tag: 'SQ-0407',
+    card: charging,
+    history: 'rewound',
+    complaint: ['will-not-charge'],
+    words: 'lamps dim at anchor',
+    from: 'the school boat',
+    place: 'done',
+    takenIn: '2026-10-13T07:45:00.000Z',
+    by: 'Ines',
+    startedAt: '2026-10-13T09:20:00.000Z',
     work: (script) => {
-      plain(script).ready(17).read('uv', '0.6132', bench).read('vw', '0.6118', bench).read('wu', '0.6127', bench).framed('U')
-        .put({ kind: 'decision', what: 'return', why: 'Legs alike within half a per cent, open to frame. The regulator goes with it to be tried.' })
+      plain(script)
+        .ready(17)
+        .read('uv', '0.6132', bench)
+        .read('vw', '0.6118', bench)
+        .read('wu', '0.6127', bench)
+        .framed('U')
+        .put({
+          kind: 'decision',
+          what: 'return',
+          why: 'Legs alike within half a per cent, open to frame. The regulator goes with it to be tried.',
+        })
         .put({ kind: 'outcome', what: 'ran-well', words: 'It was the regulator.' })
     },
   },
   {
-    tag: 'SQ-0408', card: coil, history: 'used', complaint: ['dead'], words: 'no spark on either', from: 'a crabber',
-    place: 'done', takenIn: '2026-10-16T08:05:00.000Z', by: 'Tam', startedAt: '2026-10-16T08:50:00.000Z',
+    tag: 'SQ-0408',
+    card: coil,
+    history: 'used',
+    complaint: ['dead'],
+    words: 'no spark on either',
+    from: 'a crabber',
+    place: 'done',
+    takenIn: '2026-10-16T08:05:00.000Z',
+    by: 'Tam',
+    startedAt: '2026-10-16T08:50:00.000Z',
     work: (script) => {
-      plain(script).ready(19).read('primary', '0.7791', bench).read('secondary', 'OL').again('secondary', 'OL', clips).framed('B', 'T1')
+      plain(script)
+        .ready(19)
+        .read('primary', '0.7791', bench)
+        .read('secondary', 'OL')
+        .again('secondary', 'OL', clips)
+        .framed('B', 'T1')
         .put({ kind: 'decision', what: 'replace', about: ['secondary'], why: 'Secondary open, read twice by clips.' })
     },
   },
   {
-    tag: 'SQ-0409', card: source, history: 'used', complaint: ['intermittent'], words: 'cuts out over a chop', from: 'the pot boat',
-    place: 'done', takenIn: '2026-10-20T07:40:00.000Z', by: 'Tam', startedAt: '2026-10-20T08:10:00.000Z',
+    tag: 'SQ-0409',
+    card: source,
+    history: 'used',
+    complaint: ['intermittent'],
+    words: 'cuts out over a chop',
+    from: 'the pot boat',
+    place: 'done',
+    takenIn: '2026-10-20T07:40:00.000Z',
+    by: 'Tam',
+    startedAt: '2026-10-20T08:10:00.000Z',
     work: (script) => {
-      safe(script.put({ kind: 'look', place: 'the part', what: ['chafed'], words: 'brown wire where it passes the plate' })).ready(20)
-        .read('source', '351').read('lighting', '1.093', bench).read('trigger', '44.8').framed('BR', 'GN', 'PK')
+      safe(
+        script.put({
+          kind: 'look',
+          place: 'the part',
+          what: ['chafed'],
+          words: 'brown wire where it passes the plate',
+        }),
+      )
+        .ready(20)
+        .read('source', '351')
+        .read('lighting', '1.093', bench)
+        .read('trigger', '44.8')
+        .framed('BR', 'GN', 'PK')
         .read('flex', '12', { conditions: { state: ['flexed'] }, contact: 'clips' })
         .put({ kind: 'answer', remark: 'prefix-decides', reason: 'plain ohms, and it comes and goes with the bend' })
         .put({ kind: 'work', what: 'splice', place: 'BR', words: 'new length of brown wire, sleeved' })
-        .read('source', '350').read('frame', 'OL 40M', { pair: ['BR', 'frame'] }).read('flex', 'OL 40M', { conditions: { state: ['flexed'] } })
+        .read('source', '350')
+        .read('frame', 'OL 40M', { pair: ['BR', 'frame'] })
+        .read('flex', 'OL 40M', { conditions: { state: ['flexed'] } })
         .put({ kind: 'decision', what: 'return', why: 'Chafed lead spliced; steady and open to frame while bent.' })
         .put({ kind: 'outcome', what: 'ran-well', words: '' })
     },
   },
   {
-    tag: 'SQ-0410', card: twin, history: 'used', complaint: ['weak'], words: 'sluggish since the flooding', from: 'the boatyard',
-    place: 'done', takenIn: '2026-10-26T08:15:00.000Z', by: 'Wil', startedAt: '2026-10-26T09:00:00.000Z',
+    tag: 'SQ-0410',
+    card: twin,
+    history: 'used',
+    complaint: ['weak'],
+    words: 'sluggish since the flooding',
+    from: 'the boatyard',
+    place: 'done',
+    takenIn: '2026-10-26T08:15:00.000Z',
+    by: 'Wil',
+    startedAt: '2026-10-26T09:00:00.000Z',
     work: (script) => {
       looked(script, ['wet', 'corroded'], 'green in the plug')
-      safe(script).ready(18).read('low', '315').read('high', '52.1').again('high', '36.3', { ...clips, reason: 'plug cleaned, clipped on' })
-        .read('series', '351.6').read('trigger', '91.5').framed('O', 'V')
-        .put({ kind: 'decision', what: 'clean', why: 'A poor contact in the plug; cleaned, and every figure is right.' })
+      safe(script)
+        .ready(18)
+        .read('low', '315')
+        .read('high', '52.1')
+        .again('high', '36.3', { ...clips, reason: 'plug cleaned, clipped on' })
+        .read('series', '351.6')
+        .read('trigger', '91.5')
+        .framed('O', 'V')
+        .put({
+          kind: 'decision',
+          what: 'clean',
+          why: 'A poor contact in the plug; cleaned, and every figure is right.',
+        })
     },
   },
   {
-    tag: 'SQ-0411', card: twin, history: 'new', complaint: ['none'], words: 'spare, check before it goes on the shelf', from: 'own stock',
-    place: 'done', takenIn: '2026-10-30T13:00:00.000Z', by: 'Wil', startedAt: '2026-10-30T13:10:00.000Z',
+    tag: 'SQ-0411',
+    card: twin,
+    history: 'new',
+    complaint: ['none'],
+    words: 'spare, check before it goes on the shelf',
+    from: 'own stock',
+    place: 'done',
+    takenIn: '2026-10-30T13:00:00.000Z',
+    by: 'Wil',
+    startedAt: '2026-10-30T13:10:00.000Z',
     work: (script) => {
       looked18(script).ready(20)
       const slip = script.reading('low', '321k')
-      script.put({ kind: 'answer', remark: 'prefix-jump', reason: 'the meter shows it so' }).read('high', '36.8')
+      script
+        .put({ kind: 'answer', remark: 'prefix-jump', reason: 'the meter shows it so' })
+        .read('high', '36.8')
         .read('low', '321', { supersedes: slip.id, mistyped: true, reason: 'no k on the meter' })
-        .read('series', '357.5').read('trigger', '93.4').framed('O', 'V')
+        .read('series', '357.5')
+        .read('trigger', '93.4')
+        .framed('O', 'V')
         .put({ kind: 'decision', what: 'return', why: 'Good by ohms; to the shelf.' })
     },
   },
   {
-    tag: 'SQ-0412', card: single, history: 'used', complaint: ['intermittent'], words: 'spark for a week, then none', from: 'a tender',
-    place: 'done', takenIn: '2026-11-04T08:30:00.000Z', by: 'Wil', startedAt: '2026-11-04T09:00:00.000Z',
+    tag: 'SQ-0412',
+    card: single,
+    history: 'used',
+    complaint: ['intermittent'],
+    words: 'spark for a week, then none',
+    from: 'a tender',
+    place: 'done',
+    takenIn: '2026-11-04T08:30:00.000Z',
+    by: 'Wil',
+    startedAt: '2026-11-04T09:00:00.000Z',
     work: (script) => {
       plain(script).put({ kind: 'isolation', state: 'loose' }).put({ kind: 'temperature', part: 'room', roomC: 19 })
       const first = script.reading('lighting', '0.78', clips)
-      script.put({ kind: 'lead-check', instrument: 'm2', text: '0.21', ohms: 0, u: 0.018, how: 'hardware' })
-        .read('lighting', '0.57', { ...clips, supersedes: first.id, reason: 'leads zeroed' }).read('ignition', '1.25', clips).read('earth', '0.61', clips).again('earth', '0.63', clips).framed('Y1', 'R')
-        .put({ kind: 'decision', what: 'rejoin', about: ['E'], why: 'Earth lead reads over half an ohm to the frame: the lug is loose on its wire.' })
+      script
+        .put({ kind: 'lead-check', instrument: 'm2', text: '0.21', ohms: 0, u: 0.018, how: 'hardware' })
+        .read('lighting', '0.57', { ...clips, supersedes: first.id, reason: 'leads zeroed' })
+        .read('ignition', '1.25', clips)
+        .read('earth', '0.61', clips)
+        .again('earth', '0.63', clips)
+        .framed('Y1', 'R')
+        .put({
+          kind: 'decision',
+          what: 'rejoin',
+          about: ['E'],
+          why: 'Earth lead reads over half an ohm to the frame: the lug is loose on its wire.',
+        })
         .put({ kind: 'outcome', what: 'ran-well', words: 'New lug crimped.' })
     },
   },
   {
-    tag: 'SQ-0413', card: twin, serial: '18-39871', history: 'rewound', complaint: ['none'], words: 'back from rewinding, low-speed coil', from: 'the school boat',
-    place: 'done', takenIn: '2026-11-09T08:00:00.000Z', by: 'Ines', startedAt: '2026-11-09T08:30:00.000Z',
+    tag: 'SQ-0413',
+    card: twin,
+    serial: '18-39871',
+    history: 'rewound',
+    complaint: ['none'],
+    words: 'back from rewinding, low-speed coil',
+    from: 'the school boat',
+    place: 'done',
+    takenIn: '2026-11-09T08:00:00.000Z',
+    by: 'Ines',
+    startedAt: '2026-11-09T08:30:00.000Z',
     work: (script) => {
-      looked18(script).ready(20).read('low', '281').read('high', '36.4').read('series', '317.1').read('trigger', '92.0').framed('O', 'V')
+      looked18(script)
+        .ready(20)
+        .read('low', '281')
+        .read('high', '36.4')
+        .read('series', '317.1')
+        .read('trigger', '92.0')
+        .framed('O', 'V')
         .put({ kind: 'decision', what: 'return', why: 'Low for a new coil and right for a rewound one.' })
     },
   },
   {
-    tag: 'SQ-0424', card: charging, history: 'used', complaint: ['overcharges'], words: 'battery boils on a long run', from: 'the long-liner',
-    place: 'blocked', blockedBy: 'the four-wire meter, back from its check on Friday', takenIn: '2026-11-16T08:00:00.000Z', by: 'Tam', startedAt: '2026-11-16T09:00:00.000Z',
+    tag: 'SQ-0424',
+    card: charging,
+    history: 'used',
+    complaint: ['overcharges'],
+    words: 'battery boils on a long run',
+    from: 'the long-liner',
+    place: 'blocked',
+    blockedBy: 'the four-wire meter, back from its check on Friday',
+    takenIn: '2026-11-16T08:00:00.000Z',
+    by: 'Tam',
+    startedAt: '2026-11-16T09:00:00.000Z',
     work: (script) => {
       plain(script).ready(18).read('uv', '0.62', clips)
     },
   },
   {
-    tag: 'SQ-0431', card: twin, serial: '18-41007', history: 'used', complaint: ['trips-when-hot'], words: 'cuts out warm, restarts after ten minutes', from: 'the pilot boat',
-    place: 'bench', takenIn: '2026-11-20T07:40:00.000Z', by: 'Ines', startedAt: '2026-11-24T14:00:00.000Z',
+    tag: 'SQ-0431',
+    card: twin,
+    serial: '18-41007',
+    history: 'used',
+    complaint: ['trips-when-hot'],
+    words: 'cuts out warm, restarts after ten minutes',
+    from: 'the pilot boat',
+    place: 'bench',
+    takenIn: '2026-11-20T07:40:00.000Z',
+    by: 'Ines',
+    startedAt: '2026-11-24T14:00:00.000Z',
     work: (script) => {
       looked(script, ['cracked'], 'resin cracked at the core')
       safe(script).ready(20)
       const slip = script.reading('low', '322k')
-      script.read('low', '322', { supersedes: slip.id, mistyped: true, reason: 'no k on the meter' }).read('high', '52.1').read('series', '358.4')
+      script
+        .read('low', '322', { supersedes: slip.id, mistyped: true, reason: 'no k on the meter' })
+        .read('high', '52.1')
+        .read('series', '358.4')
     },
   },
   {
-    tag: 'SQ-0436', card: source, history: 'used', complaint: ['dead'], words: 'no spark since the winter', from: 'by hand, the light keeper',
-    place: 'blocked', blockedBy: 'the plug, left on the engine', takenIn: '2026-11-21T09:00:00.000Z', by: 'Wil',
+    tag: 'SQ-0436',
+    card: source,
+    history: 'used',
+    complaint: ['dead'],
+    words: 'no spark since the winter',
+    from: 'by hand, the light keeper',
+    place: 'blocked',
+    blockedBy: 'the plug, left on the engine',
+    takenIn: '2026-11-21T09:00:00.000Z',
+    by: 'Wil',
   },
   {
-    tag: 'SQ-0438', card: source, history: 'used', complaint: ['intermittent'], words: 'stops when the wheel is hard over', from: 'the ferry’s tender',
-    place: 'bench', takenIn: '2026-11-21T10:20:00.000Z', by: 'Tam', startedAt: '2026-11-24T08:00:00.000Z',
+    tag: 'SQ-0438',
+    card: source,
+    history: 'used',
+    complaint: ['intermittent'],
+    words: 'stops when the wheel is hard over',
+    from: 'the ferry’s tender',
+    place: 'bench',
+    takenIn: '2026-11-21T10:20:00.000Z',
+    by: 'Tam',
+    startedAt: '2026-11-24T08:00:00.000Z',
     work: (script) => {
       plain(script).ready(19).read('source', '347')
     },
   },
-  { tag: 'SQ-0441', card: charging, history: 'rewound', complaint: ['will-not-charge'], words: 'battery flat after one night out', from: 'the long-liner', place: 'waiting', takenIn: '2026-11-23T07:30:00.000Z', by: 'Ines' },
-  { tag: 'SQ-0442', card: coil, history: 'used', complaint: ['weak'], words: 'runs on one in the rain', from: 'the boatyard', place: 'waiting', takenIn: '2026-11-23T08:10:00.000Z', by: 'Ines' },
-  { tag: 'SQ-0445', card: single, history: 'used', complaint: ['will-not-charge'], words: 'lamps fade below walking pace', from: 'a tender', place: 'waiting', takenIn: '2026-11-24T07:20:00.000Z', by: 'Wil' },
-  { tag: 'SQ-0446', card: twin, serial: '18-40518', history: 'used', complaint: ['fades-at-idle'], words: 'dies when it is let down to idle', from: 'the pot boat', place: 'waiting', takenIn: '2026-11-24T07:45:00.000Z', by: 'Tam' },
-  { tag: 'SQ-0447', card: twin, history: 'new', complaint: ['none'], words: 'spare, before it goes on the shelf', from: 'own stock', place: 'waiting', takenIn: '2026-11-24T09:05:00.000Z', by: 'Wil' },
+  {
+    tag: 'SQ-0441',
+    card: charging,
+    history: 'rewound',
+    complaint: ['will-not-charge'],
+    words: 'battery flat after one night out',
+    from: 'the long-liner',
+    place: 'waiting',
+    takenIn: '2026-11-23T07:30:00.000Z',
+    by: 'Ines',
+  },
+  {
+    tag: 'SQ-0442',
+    card: coil,
+    history: 'used',
+    complaint: ['weak'],
+    words: 'runs on one in the rain',
+    from: 'the boatyard',
+    place: 'waiting',
+    takenIn: '2026-11-23T08:10:00.000Z',
+    by: 'Ines',
+  },
+  {
+    tag: 'SQ-0445',
+    card: single,
+    history: 'used',
+    complaint: ['will-not-charge'],
+    words: 'lamps fade below walking pace',
+    from: 'a tender',
+    place: 'waiting',
+    takenIn: '2026-11-24T07:20:00.000Z',
+    by: 'Wil',
+  },
+  {
+    tag: 'SQ-0446',
+    card: twin,
+    serial: '18-40518',
+    history: 'used',
+    complaint: ['fades-at-idle'],
+    words: 'dies when it is let down to idle',
+    from: 'the pot boat',
+    place: 'waiting',
+    takenIn: '2026-11-24T07:45:00.000Z',
+    by: 'Tam',
+  },
+  {
+    tag: 'SQ-0447',
+    card: twin,
+    history: 'new',
+    complaint: ['none'],
+    words: 'spare, before it goes on the shelf',
+    from: 'own stock',
+    place: 'waiting',
+    takenIn: '2026-11-24T09:05:00.000Z',
+    by: 'Wil',
+  },
 ]
