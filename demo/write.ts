@@ -6,7 +6,9 @@ import type { Card } from '@sure-spool/core'
 import { fourWireMeter, knobMeter, pocketMeter, Script } from '@sure-spool/core/testing'
 import { settings } from './shop/settings'
 import { people, person } from './shop/people'
-import { stories, type Story } from './shop/stories'
+import { finished } from './shop/finished'
+import { open } from './shop/open'
+import type { Story } from './shop/story'
 
 const here = dirname(fileURLToPath(import.meta.url))
 const instruments = [pocketMeter, fourWireMeter, knobMeter]
@@ -86,7 +88,7 @@ function told(story: Story): { unit: Unit; runs: ShopRun[] } {
   }
 }
 
-const all = stories.map(told)
+const all = [...finished, ...open].map(told)
 const shop: Shop = shopSchema.parse({
   format: 'sure-spool/shop',
   version: 1,

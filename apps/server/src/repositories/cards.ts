@@ -1,6 +1,7 @@
 import type { Card } from '@sure-spool/core'
 import type { CardRecord, CardRow } from '@sure-spool/contract'
 import { and, asc, eq, gt, isNotNull, like, or, sql } from 'drizzle-orm'
+import { LRUCache } from 'lru-cache'
 import type { Queries } from '../database/connect'
 import { cardRevisions, cards, checkStates, runStates, runs, units } from '../database/schema'
 
@@ -52,8 +53,7 @@ export async function listCards(queries: Queries, { find, after, limit }: CardPa
   return rows.map(({ body, ...row }) => ({ ...row, units: Number(row.units), partNumbers: body.name.partNumbers }))
 }
 
-const known = new Map<string, Card>()
-const mostKnown = 500
+const known = new LRUCache<string, Card>({ max: 500 })
 
 /**
  * One revision of a card. A published revision never changes, so the parsed object is kept and shared by its hash.
@@ -72,7 +72,6 @@ export async function readRevision(
     .from(cardRevisions)
     .where(and(eq(cardRevisions.card, card), eq(cardRevisions.revision, revision)))
   if (!row) return undefined
-  if (known.size >= mostKnown) known.clear()
   if (row.state === 'published') known.set(row.hash, row.body)
   return row.body
 }

@@ -1,5 +1,6 @@
 import type { Entry, EntryBody, Instrument, Run } from '@sure-spool/core'
-import { and, asc, eq } from 'drizzle-orm'
+import { and, asc, eq, sql } from 'drizzle-orm'
+import { LRUCache } from 'lru-cache'
 import type { Queries } from '../database/connect'
 import { cardRevisions, entries, readings, runs, units } from '../database/schema'
 import { readRevision } from './cards'
@@ -15,6 +16,20 @@ export async function readRunRow(queries: Queries, id: string, lock = false): Pr
   const query = queries.select().from(runs).where(eq(runs.id, id))
   const [row] = await (lock ? query.for('update') : query)
   return row
+}
+
+const remembered = new LRUCache<string, Run>({ max: 500 })
+
+/** Keeps a run as the database now has it. Only one that is committed: its head never changes, and its tape only grows. */
+export function rememberRun(run: Run): void {
+  remembered.set(run.id, run)
+}
+
+/** The run as remembered, where the database has not gone on without it: judged objects are judged once. */
+function asRemembered(id: string, { count, latest }: { count: number; latest: string | null }): Run | undefined {
+  const run = remembered.get(id)
+  if (run?.entries.length !== count) return undefined
+  return latest === null || run.entries.some((entry) => entry.id === latest) ? run : undefined
 }
 
 export async function entriesOf(queries: Queries, run: string): Promise<Entry[]> {
@@ -50,14 +65,22 @@ export async function appendEntries(queries: Queries, added: (Entry & { received
 /** A run as a document, with its card and all its entries. */
 export async function readRun(queries: Queries, row: RunRow): Promise<Run | undefined> {
   const [head] = await queries
-    .select({ unit: units, hash: cardRevisions.hash })
+    .select({
+      unit: units,
+      hash: cardRevisions.hash,
+      count: sql<number>`(select count(*) from ${entries} where ${eq(entries.run, row.id)})`.mapWith(Number),
+      latest: sql<string | null>`(select max(${entries.id}) from ${entries} where ${eq(entries.run, row.id)})`.mapWith(
+        entries.id,
+      ),
+    })
     .from(units)
     .innerJoin(cardRevisions, and(eq(cardRevisions.card, row.card), eq(cardRevisions.revision, row.revision)))
     .where(eq(units.id, row.unit))
   if (!head) return undefined
   const { unit } = head
   const card = await readRevision(queries, row.card, row.revision, head.hash)
-  const tape = await entriesOf(queries, row.id)
+  const before = asRemembered(row.id, head)
+  const tape = before?.entries ?? (await entriesOf(queries, row.id))
   if (!card) return undefined
   return {
     format: 'sure-spool/run',
@@ -74,7 +97,7 @@ export async function readRun(queries: Queries, row: RunRow): Promise<Run | unde
     },
     card,
     rule: row.rule as Run['rule'],
-    instruments: row.instruments as Instrument[],
+    instruments: before?.instruments ?? (row.instruments as Instrument[]),
     startedAt: row.startedAt,
     entries: tape,
   }

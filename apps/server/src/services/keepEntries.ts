@@ -3,7 +3,7 @@ import { isClosed, runState, type Entry, type Run } from '@sure-spool/core'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { notFound, ProblemError } from '../http/problem'
 import { allPeople } from '../repositories/shop'
-import { appendEntries, readRun, readRunRow } from '../repositories/runs'
+import { appendEntries, readRun, readRunRow, rememberRun } from '../repositories/runs'
 import { keepFinding, keepState } from '../repositories/states'
 import { moveUnit } from '../repositories/units'
 import { accept, sameEntry } from './accept'
@@ -14,7 +14,7 @@ import { accept, sameEntry } from './accept'
  * @throws ProblemError 404 (no such run), 409 (another body under a known id; a closed run), 422 (cannot belong to the run)
  */
 export async function keepEntries(database: Database, runId: string, sent: Entry[], now: string): Promise<Kept> {
-  return inTransaction(database, async (queries) => {
+  const { grown, kept } = await inTransaction(database, async (queries) => {
     const row = await readRunRow(queries, runId, true)
     const run = row && (await readRun(queries, row))
     if (!row || !run) throw notFound('This run')
@@ -28,13 +28,13 @@ export async function keepEntries(database: Database, runId: string, sent: Entry
       grown = { ...grown, entries: [...grown.entries, entry] }
       closed = isClosed(grown)
     }
+    const appended = appendEntries(queries, added)
     const state = runState(grown)
-    await appendEntries(queries, added)
-    const summary = await keepState(queries, state)
+    const [summary] = await Promise.all([keepState(queries, state), appended])
     for (const entry of added)
       if (entry.kind === 'decision' && entry.what !== 'more-tests') await keepFinding(queries, state, entry)
     if (added.length > 0 && state.closed) await moveUnit(queries, row.unit, 'done', null)
-    return {
+    const kept: Kept = {
       kept: sent.map(({ id }) => ({
         id,
         receivedAt: grown.entries.find((entry) => entry.id === id)?.receivedAt ?? now,
@@ -43,7 +43,10 @@ export async function keepEntries(database: Database, runId: string, sent: Entry
       count: grown.entries.length,
       state: summary,
     }
+    return { grown, kept }
   })
+  rememberRun(grown)
+  return kept
 }
 
 /** Who may stand on this tape: those who do already, and only where somebody new comes up the shop's people are asked for. */

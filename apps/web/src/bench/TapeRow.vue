@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { sideOf, type Entry } from '@sure-spool/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import VerdictMark from '../parts/VerdictMark.vue'
+import { afterPaint } from '../store/afterPaint'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { decisionWords, isolationWords, lookWords } from '../words/kinds'
@@ -119,7 +120,7 @@ function slipOf(entry: Entry): Slip {
 
 watch(
   () => slips.value.length,
-  () => void nextTick(() => strip.value?.scrollTo({ left: strip.value.scrollWidth })),
+  () => afterPaint(() => strip.value?.scrollTo({ left: strip.value.scrollWidth })),
   { immediate: true },
 )
 const counts = computed(() => {

@@ -103,6 +103,14 @@ const complaint = (unit: QueueUnit) =>
 const short = (tag: string) => tag.replace(shop.settings.tagPrefix, '')
 const { card, step: nextStep, plug, ring } = useLastStep(() => queue.last)
 const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }).format(new Date())
+
+const places = [
+  ['bench', 'on the bench'],
+  ['waiting', 'waiting'],
+  ['blocked', 'blocked'],
+  ['done', 'done'],
+] as const
+const counted = (count: number) => (count < queue.counts.upTo ? String(count) : `${queue.counts.upTo}+`)
 </script>
 
 <template>
@@ -111,21 +119,9 @@ const today = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric'
     <section class="day">
       <p class="muted">{{ today }}</p>
       <dl class="counts">
-        <div>
-          <dt>on the bench</dt>
-          <dd class="n">{{ queue.counts.bench }}</dd>
-        </div>
-        <div>
-          <dt>waiting</dt>
-          <dd class="n">{{ queue.counts.waiting }}</dd>
-        </div>
-        <div>
-          <dt>blocked</dt>
-          <dd class="n">{{ queue.counts.blocked }}</dd>
-        </div>
-        <div>
-          <dt>done</dt>
-          <dd class="n">{{ queue.counts.done }}</dd>
+        <div v-for="[place, words] in places" :key="place">
+          <dt>{{ words }}</dt>
+          <dd class="n">{{ counted(queue.counts[place]) }}</dd>
         </div>
       </dl>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -36,7 +36,7 @@ export function useLastStep(unit: () => QueueUnit | undefined) {
         ...(one.variant === undefined ? {} : { variant: one.variant }),
       },
     }
-    return planSteps(card.value, prepareCard(run)).find(({ id }) => id === one.standing?.step)
+    return planSteps(prepareCard(run)).find(({ id }) => id === one.standing?.step)
   })
   const ring = computed<string[]>(() => (step.value?.kind === 'reading' ? step.value.point.pair : []))
   const plug = computed(() =>

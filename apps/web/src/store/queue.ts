@@ -11,7 +11,7 @@ const places: UnitPlace[] = ['bench', 'waiting', 'blocked', 'done']
 /** The queue: units by where they stand, with those taken in here and not yet gone up. */
 export const useQueue = defineStore('queue', () => {
   const units = ref<QueueUnit[]>([])
-  const counts = ref<Queue['counts']>({ waiting: 0, bench: 0, blocked: 0, done: 0 })
+  const counts = ref<Queue['counts']>({ waiting: 0, bench: 0, blocked: 0, done: 0, upTo: 200 })
   const known = ref(false)
   const shop = useShop()
   const outbox = useOutbox()

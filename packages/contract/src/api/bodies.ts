@@ -86,7 +86,8 @@ export const queueUnitSchema = unitSchema.extend({
 export const queueSchema = z.object({
   units: z.array(queueUnitSchema),
   next: z.string().optional(),
-  counts: z.object({ waiting: z.number(), bench: z.number(), blocked: z.number(), done: z.number() }),
+  /** units at a place are counted as far as `upTo`, so that the counts stay as fast as the page */
+  counts: z.object({ waiting: z.number(), bench: z.number(), blocked: z.number(), done: z.number(), upTo: z.number() }),
 })
 
 export const shopViewSchema = z.object({

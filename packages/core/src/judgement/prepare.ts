@@ -1,4 +1,4 @@
-import type { Card, CardLimit, Check, Conditions, Grade, History, Material, Run } from '../document'
+import type { Card, CardLimit, Check, Conditions, Grade, History, Material, Relation, Run } from '../document'
 import { solveNetwork, type Resistor } from '../network'
 import { groups } from '../relations'
 import { bandOf, gradeOf, limitsFor, openFrom, rounded, weaker, type Band } from '../spec'
@@ -35,6 +35,8 @@ export interface PreparedCheck {
 export interface PreparedCard {
   card: Card
   checks: Map<string, PreparedCheck>
+  /** the relations that join a check, by check id */
+  relationsOf: Map<string, Relation[]>
   groups: string[][]
   groupOf: (terminal: string) => string[]
 }
@@ -63,8 +65,14 @@ function prepare(card: Card, variant: string): PreparedCard {
   })
   const groupOf = (terminal: string) => joined.find((group) => group.includes(terminal)) ?? [terminal]
   const prepared = checks.map((check) => [check.id, prepareCheck(card, checks, check, groupOf)] as const)
-  return { card, checks: new Map(prepared), groups: joined, groupOf }
+  const relationsOf = new Map(
+    checks.map(({ id }) => [id, card.relations.filter((relation) => joins(relation, id))] as const),
+  )
+  return { card, checks: new Map(prepared), relationsOf, groups: joined, groupOf }
 }
+
+const joins = (relation: Relation, check: string): boolean =>
+  Object.values(relation).some((value) => value === check || (Array.isArray(value) && value.includes(check)))
 
 const nodesOf = (card: Card): string[] => [...new Set(['frame', ...card.terminals.map((terminal) => terminal.id)])]
 

@@ -1,4 +1,4 @@
-import type { Card, CautionId } from '../document'
+import type { CautionId } from '../document'
 import type { NeededPoint, PreparedCard, PreparedCheck } from '../judgement'
 
 export type StepGroup = 'meet' | 'safe' | 'leads' | 'windings' | 'ground' | 'act' | 'finding'
@@ -22,7 +22,16 @@ const byPair = new Set(['resistance', 'continuity', 'ac-output', 'dc-output'])
  * The ordered steps of a run: meet the part, make safe, leads, windings, ground, does it act, finding. Pairs come in an order
  * that keeps one clip where it is for as long as possible; a whole comes after its parts.
  */
-export function planSteps(card: Card, prepared: PreparedCard): Step[] {
+export function planSteps(prepared: PreparedCard): Step[] {
+  const steps = known.get(prepared) ?? orderSteps(prepared)
+  known.set(prepared, steps)
+  return steps
+}
+
+const known = new WeakMap<PreparedCard, Step[]>()
+
+function orderSteps(prepared: PreparedCard): Step[] {
+  const { card } = prepared
   const checks = [...prepared.checks.values()]
   const looks = checks.filter(({ check }) => check.kind === 'look')
   const paired = checks.filter((one) => byPair.has(one.check.kind) && one.points.length > 0)

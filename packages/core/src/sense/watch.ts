@@ -23,10 +23,57 @@ const rank = { stop: 0, warn: 1, note: 2 } as const
 
 /** Looks over the whole tape, reading by reading, as it then stood; `evaluations` are judged with all that is known now. */
 export function watch(bench: Bench, evaluations: Map<string, Evaluation>): Watch {
-  const state = new Watcher(bench, evaluations)
-  for (const entry of bench.tape.entries) state.pass(entry)
+  const { entries } = bench.tape
+  const { state, from } = resume(bench, evaluations)
+  for (const entry of entries.slice(from)) state.pass(entry)
+  const last = entries.at(-1)
+  if (last) lookedOver.set(last, { bench, evaluations, state })
   return { firings: state.firings.map((one) => cleared(bench, one)), waiting: state.waiting }
 }
+
+interface LookedOver {
+  bench: Bench
+  evaluations: Map<string, Evaluation>
+  state: Watcher
+}
+/** By the last entry looked over: a tape that grew by one reading is looked over from there. */
+const lookedOver = new WeakMap<Entry, LookedOver>()
+const farthestBack = 3
+
+/** The watcher as it stood after the longest beginning of this tape that was looked over before, and where to go on. */
+function resume(bench: Bench, evaluations: Map<string, Evaluation>): { state: Watcher; from: number } {
+  const { entries } = bench.tape
+  for (let from = entries.length; from > Math.max(0, entries.length - farthestBack); from--) {
+    const last = entries[from - 1]
+    const before = last && lookedOver.get(last)
+    if (before && goesOn(before, bench, evaluations, from))
+      return { state: before.state.copy(bench, evaluations), from }
+  }
+  return { state: new Watcher(bench, evaluations), from: 0 }
+}
+
+/** Whether nothing that came since changes how what came before was looked at. */
+function goesOn(
+  before: LookedOver,
+  { run, prepared, tape }: Bench,
+  evaluations: Map<string, Evaluation>,
+  from: number,
+): boolean {
+  const old = before.bench
+  return (
+    old.prepared === prepared &&
+    old.run.rule === run.rule &&
+    old.tape.entries.length === from &&
+    old.tape.entries.every((entry, i) => entry === tape.entries[i]) &&
+    tape.entries.slice(from).every(leavesThePast) &&
+    [...before.evaluations].every(([id, evaluation]) => evaluations.get(id) === evaluation)
+  )
+}
+
+const leavesThePast = (entry: Entry): boolean =>
+  entry.kind === 'reading'
+    ? entry.reading.mistyped !== true
+    : ['answer', 'note', 'look', 'skip', 'decision', 'outcome'].includes(entry.kind)
 
 class Watcher {
   firings: Firing[] = []
@@ -40,6 +87,19 @@ class Watcher {
     private bench: Bench,
     private evaluations: Map<string, Evaluation>,
   ) {}
+
+  /** The same state to go on from, apart from this one. */
+  copy(bench: Bench, evaluations: Map<string, Evaluation>): Watcher {
+    const other = new Watcher(bench, evaluations)
+    const copies = new Map(this.firings.map((one) => [one, { ...one, holds: [...one.holds] }]))
+    other.firings = [...copies.values()]
+    other.waiting = [...this.waiting]
+    other.standing = this.standing
+    other.earlier = this.earlier
+    other.given = new Set(this.given)
+    other.settings = new Map([...this.settings].map(([key, one]) => [key, copies.get(one) ?? one]))
+    return other
+  }
 
   pass(entry: Entry): void {
     if (entry.kind === 'answer') this.answer(entry)
@@ -63,9 +123,10 @@ class Watcher {
   /** Of remarks on a sum one is enough, and what a later reading put right is answered by it. */
   private settleSums(by: Entry): void {
     for (const firing of this.firings) {
-      const rule = readingRules.find((one) => one.id === firing.id && one.cause === 'sum')
+      if (firing.answered || !sumRemarks.has(firing.id)) continue
+      const rule = readingRules.find((one) => one.id === firing.id)
       const evaluation = this.standing.find((one) => one.entry.id === firing.entry)
-      if (!rule || firing.answered || !evaluation) continue
+      if (!rule || !evaluation) continue
       if (rule.test(this.momentOf(evaluation)) === null) firing.answered = { by: 'cleared', entry: by.id }
     }
   }
@@ -79,7 +140,7 @@ class Watcher {
     this.standing = this.standing.filter((one) => one !== gone)
     const restored = gone?.entry.reading.supersedes
     const again = restored === undefined ? undefined : this.evaluations.get(restored)
-    if (again && !this.standing.includes(again)) this.standing.push(again)
+    if (again && !this.standing.includes(again)) this.standing = [...this.standing, again]
   }
 
   private reading(evaluation: Evaluation | undefined, entry: EntryOf<'reading'>): void {
@@ -96,9 +157,9 @@ class Watcher {
     const standing = (check: string) => this.standing.filter((one) => one.check.check.id === check)
     const { bench, earlier } = this
     const counting = (check: string) => standing(check).filter((one) => !this.isHeld(one.entry.id))
-    const relations = bench.run.card.relations
-      .filter((relation) => joins(relation, evaluation.check.check.id))
-      .map((relation) => judgeRelation(bench.run, bench.prepared, relation, counting))
+    const relations = (bench.prepared.relationsOf.get(evaluation.check.check.id) ?? []).map((relation) =>
+      judgeRelation(bench.run, bench.prepared, relation, counting),
+    )
     return { bench, evaluation, before: this.standing, standing, earlier, relations }
   }
 
@@ -134,16 +195,14 @@ class Watcher {
   }
 }
 
-function joins(relation: { kind: string }, check: string): boolean {
-  return Object.values(relation).some((value) => value === check || (Array.isArray(value) && value.includes(check)))
-}
-
 /** Every rule that fires at a moment, in table order. */
 export function fired(moment: Moment, rules: ReadingRule[] = readingRules): { rule: ReadingRule; remark: Remark }[] {
-  return rules.flatMap((rule) => {
+  const all: { rule: ReadingRule; remark: Remark }[] = []
+  for (const rule of rules) {
     const found = rule.test(moment)
-    return found ? [{ rule, remark: { id: rule.id, ...found } }] : []
-  })
+    if (found) all.push({ rule, remark: { id: rule.id, ...found } })
+  }
+  return all
 }
 
 /** Of remarks on one cause the severest, the first in the table among equals. */

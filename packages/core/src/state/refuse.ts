@@ -54,7 +54,7 @@ function referenceNowhere(run: Run, entry: Entry): Refusal | null {
   if (entry.kind === 'lead-check' && !run.instruments.some((one) => one.id === entry.instrument))
     return refused('instrument', `names "${entry.instrument}", which is not among this run’s meters`)
   if (entry.kind !== 'skip' || run.card.checks.some((check) => check.id === entry.check)) return null
-  return planSteps(run.card, prepareCard(run)).some((step) => step.id === entry.check)
+  return planSteps(prepareCard(run)).some((step) => step.id === entry.check)
     ? null
     : refused('check', `names "${entry.check}", which is neither a check of this card nor a step of this run`)
 }

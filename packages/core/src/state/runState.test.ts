@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import type { Entry } from '../document'
 import { chargingCard, coarseCard, fourWireMeter, knobMeter, Script, twinCard } from '../testing'
 import { refusalOf } from './refuse'
-import { judgedBy, runState, setUpRemarks } from './runState'
+import { judgedBy, runState, setUpRemarks, type RunState } from './runState'
 import { summarise } from './summary'
 
 const sound = () =>
@@ -118,6 +118,44 @@ describe('the tape', () => {
         expect(JSON.stringify(summarise(runState({ ...run, entries })))).toBe(expected)
       }),
       { numRuns: 50 },
+    )
+  })
+
+  test('a tape judged entry by entry as it grows is judged as the whole is', () => {
+    const step = fc.oneof(
+      fc.record({
+        read: fc.constantFrom('low', 'high', 'series', 'trigger'),
+        text: fc.constantFrom('322', '36.5', '358', 'OL', '0.5', '250'),
+      }),
+      fc.record({ again: fc.constantFrom('low', 'high', 'series'), text: fc.constantFrom('322', '36.4', '357') }),
+      fc.constantFrom('zero', 'warm', 'answer', 'take-back', 'note', 'jack', 'rewind' as const),
+    )
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 14 }), (steps) => {
+        const script = new Script(twinCard()).ready().read('low', '322').read('high', '36.5').read('series', '400')
+        for (const one of steps) {
+          if (typeof one === 'object') {
+            const known = script.run.entries.some(
+              (entry) => entry.kind === 'reading' && entry.check === ('again' in one ? one.again : ''),
+            )
+            if ('read' in one) script.read(one.read, one.text)
+            else if (known) script.again(one.again, one.text)
+          } else if (one === 'zero')
+            script.put({ kind: 'lead-check', instrument: 'm2', text: '0.4', ohms: 0.4, u: 0.05, how: 'subtract' })
+          else if (one === 'warm') script.put({ kind: 'temperature', part: 'measured', partC: 45, roomC: 20 })
+          else if (one === 'answer') script.put({ kind: 'answer', remark: 'sum-off', reason: 'looked at it' })
+          else if (one === 'take-back')
+            script.put({ kind: 'take-back', entry: script.run.entries.at(-1)?.id ?? '', reason: 'slip' })
+          else if (one === 'note') script.put({ kind: 'note', words: 'made up' })
+          else if (one === 'jack') script.put({ kind: 'proof', of: 'jack' })
+          else script.put({ kind: 'work', what: 'rewind', place: 'low' })
+          script.state()
+        }
+        const fresh = structuredClone(script.run)
+        const told = (state: RunState) => [summarise(state), state.remarks, state.step, state.finding]
+        expect(told(script.state())).toEqual(told(runState(fresh)))
+      }),
+      { numRuns: 150 },
     )
   })
 

@@ -89,7 +89,7 @@ export function runState(run: Run): RunState {
     heldBack,
   })
   const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
-  const progress = progressOf(bench, planSteps(run.card, prepared), checks, remarks, finding, isClosed(run))
+  const progress = progressOf(bench, planSteps(prepared), checks, remarks, finding, isClosed(run))
   const holding = remarks.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
   return {
     core: coreVersion,

@@ -1,54 +1,21 @@
-import type { UnitPlace } from '@sure-spool/contract'
-import type { ComplaintId, History, LookId } from '@sure-spool/core'
-import type { Script } from '@sure-spool/core/testing'
+import {
+  twin,
+  single,
+  charging,
+  coil,
+  source,
+  clips,
+  bench,
+  lastResort,
+  looked,
+  safe,
+  looked18,
+  plain,
+  type Story,
+} from './story'
 
-/** One unit of the demo shop and what was done with it. All of it is made up. */
-export interface Story {
-  tag: string
-  card: string
-  serial?: string
-  history: History
-  complaint: ComplaintId[]
-  words: string
-  from: string
-  place: UnitPlace
-  blockedBy?: string
-  takenIn: string
-  by: 'Ines' | 'Tam' | 'Wil'
-  worker?: 'Ines' | 'Tam' | 'Wil'
-  startedAt?: string
-  work?: (bench: Script) => void
-}
-
-const twin = '18 twin'
-const single = '9 single'
-const charging = '60 charging stator'
-const coil = '40 twin-tower coil'
-const source = '25 source and trigger coils'
-const clips = { contact: 'clips' } as const
-const bench = { instrument: 'b1', contact: 'clips' } as const
-const lastResort = 'Output at speed could not be measured here.'
-
-const looked = (script: Script, what: LookId[], words?: string): Script =>
-  script.put({
-    kind: 'look',
-    check: 'look',
-    place: 'coils, leads and plug',
-    what,
-    ...(words === undefined ? {} : { words }),
-  })
-
-function safe(script: Script): Script {
-  for (const caution of script.run.card.care.cautions.filter(
-    (one) => one !== 'running-engine' && one !== 'hot-exhaust',
-  ))
-    script.put({ kind: 'caution', caution })
-  return script
-}
-const looked18 = (script: Script) => safe(looked(script, ['sound']))
-const plain = (script: Script) => safe(script.put({ kind: 'look', place: 'the part', what: ['sound'] }))
-
-export const stories: Story[] = [
+/** Units that are done, each with its run from the first look to the decision. */
+export const finished: Story[] = [
   {
     tag: 'SQ-0401',
     card: twin,
@@ -394,126 +361,5 @@ export const stories: Story[] = [
         .framed('O', 'V')
         .put({ kind: 'decision', what: 'return', why: 'Low for a new coil and right for a rewound one.' })
     },
-  },
-  {
-    tag: 'SQ-0424',
-    card: charging,
-    history: 'used',
-    complaint: ['overcharges'],
-    words: 'battery boils on a long run',
-    from: 'the long-liner',
-    place: 'blocked',
-    blockedBy: 'the four-wire meter, back from its check on Friday',
-    takenIn: '2026-11-16T08:00:00.000Z',
-    by: 'Tam',
-    startedAt: '2026-11-16T09:00:00.000Z',
-    work: (script) => {
-      plain(script).ready(18).read('uv', '0.62', clips)
-    },
-  },
-  {
-    tag: 'SQ-0431',
-    card: twin,
-    serial: '18-41007',
-    history: 'used',
-    complaint: ['trips-when-hot'],
-    words: 'cuts out warm, restarts after ten minutes',
-    from: 'the pilot boat',
-    place: 'bench',
-    takenIn: '2026-11-20T07:40:00.000Z',
-    by: 'Ines',
-    startedAt: '2026-11-24T14:00:00.000Z',
-    work: (script) => {
-      looked(script, ['cracked'], 'resin cracked at the core')
-      safe(script).ready(20)
-      const slip = script.reading('low', '322k')
-      script
-        .read('low', '322', { supersedes: slip.id, mistyped: true, reason: 'no k on the meter' })
-        .read('high', '52.1')
-        .read('series', '358.4')
-    },
-  },
-  {
-    tag: 'SQ-0436',
-    card: source,
-    history: 'used',
-    complaint: ['dead'],
-    words: 'no spark since the winter',
-    from: 'by hand, the light keeper',
-    place: 'blocked',
-    blockedBy: 'the plug, left on the engine',
-    takenIn: '2026-11-21T09:00:00.000Z',
-    by: 'Wil',
-  },
-  {
-    tag: 'SQ-0438',
-    card: source,
-    history: 'used',
-    complaint: ['intermittent'],
-    words: 'stops when the wheel is hard over',
-    from: 'the ferry’s tender',
-    place: 'bench',
-    takenIn: '2026-11-21T10:20:00.000Z',
-    by: 'Tam',
-    startedAt: '2026-11-24T08:00:00.000Z',
-    work: (script) => {
-      plain(script).ready(19).read('source', '347')
-    },
-  },
-  {
-    tag: 'SQ-0441',
-    card: charging,
-    history: 'rewound',
-    complaint: ['will-not-charge'],
-    words: 'battery flat after one night out',
-    from: 'the long-liner',
-    place: 'waiting',
-    takenIn: '2026-11-23T07:30:00.000Z',
-    by: 'Ines',
-  },
-  {
-    tag: 'SQ-0442',
-    card: coil,
-    history: 'used',
-    complaint: ['weak'],
-    words: 'runs on one in the rain',
-    from: 'the boatyard',
-    place: 'waiting',
-    takenIn: '2026-11-23T08:10:00.000Z',
-    by: 'Ines',
-  },
-  {
-    tag: 'SQ-0445',
-    card: single,
-    history: 'used',
-    complaint: ['will-not-charge'],
-    words: 'lamps fade below walking pace',
-    from: 'a tender',
-    place: 'waiting',
-    takenIn: '2026-11-24T07:20:00.000Z',
-    by: 'Wil',
-  },
-  {
-    tag: 'SQ-0446',
-    card: twin,
-    serial: '18-40518',
-    history: 'used',
-    complaint: ['fades-at-idle'],
-    words: 'dies when it is let down to idle',
-    from: 'the pot boat',
-    place: 'waiting',
-    takenIn: '2026-11-24T07:45:00.000Z',
-    by: 'Tam',
-  },
-  {
-    tag: 'SQ-0447',
-    card: twin,
-    history: 'new',
-    complaint: ['none'],
-    words: 'spare, before it goes on the shelf',
-    from: 'own stock',
-    place: 'waiting',
-    takenIn: '2026-11-24T09:05:00.000Z',
-    by: 'Wil',
   },
 ]
