@@ -1,6 +1,7 @@
 export { exactMomentSchema, figureSchema, idSchema, momentSchema, uuidSchema } from './basics'
 export { cardSchema, conditionsSchema } from './card'
 export { contradictionsIn, type Contradiction } from './contradictions'
+export { jsonSchemas } from './jsonSchema'
 export { readDocument, type ReadResult } from './read'
 export { entrySchema, historySchema, instrumentSchema, readingSchema, runSchema, unitInRunSchema } from './run'
 export { sentencesOf, type PathProblem } from './sentences'
