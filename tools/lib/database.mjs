@@ -106,6 +106,8 @@ function handle(port, child, note, short) {
           new Promise((resolve) => (child.exitCode === null ? child.once('exit', resolve) : resolve())),
           pause(15_000),
         ])
+      // The open end of the leash would keep this process from ending.
+      child?.stdio[3]?.destroy()
       rmSync(note, { force: true })
       if (short) rmSync(short, { recursive: true, force: true })
     },

@@ -18,6 +18,7 @@ import PlainWork from './PlainWork.vue'
 import ReadingWork from './ReadingWork.vue'
 import RemarkPanel from './RemarkPanel.vue'
 import { isMuted, setMuted } from './sound'
+import StepCaps from './StepCaps.vue'
 import StepTitle from './StepTitle.vue'
 import TapeRow from './TapeRow.vue'
 import UnitLine from './UnitLine.vue'
@@ -236,17 +237,23 @@ function lineKey(key: string): boolean {
         <div class="inside">
           <div class="top">
             <StepTitle v-if="step" :step="step" :card="bench.run.card" :again="again" />
-            <div class="caps">
-              <KeyButton quiet cap="n" label="note" :asleep="asleep" @press="ask('note', 'A note')" /><KeyButton
-                quiet
-                cap="s"
-                label="skip"
-                :asleep="asleep"
-                @press="skip"
-              /><KeyButton quiet cap="m" :label="muted ? 'sound' : 'mute'" :asleep="asleep" @press="mute" />
-            </div>
+            <StepCaps
+              v-if="!isReading"
+              :asleep="asleep"
+              :muted="muted"
+              @note="ask('note', 'A note')"
+              @skip="skip"
+              @mute="mute"
+            />
           </div>
           <ReadingWork v-if="isReading" ref="reading" :line="line" :problem="problem" :asleep="asleep" @type="typed"
+            ><template #caps
+              ><StepCaps
+                :asleep="asleep"
+                :muted="muted"
+                @note="ask('note', 'A note')"
+                @skip="skip"
+                @mute="mute" /></template
             ><template #cautions="{ cautions }"><CautionList :cautions="cautions" /></template
           ></ReadingWork>
           <PlainWork v-else ref="plainWork" :line="line" :problem="problem" :asleep="asleep" @type="typed"
@@ -354,11 +361,6 @@ function lineKey(key: string): boolean {
   align-items: flex-start;
   gap: 12px;
 }
-.caps {
-  display: flex;
-  gap: 4px;
-  flex: none;
-}
 .doing {
   display: flex;
   gap: 10px;
@@ -377,19 +379,12 @@ function lineKey(key: string): boolean {
   .bench {
     grid-template-columns: 200px minmax(0, 1fr) 250px;
   }
-  .caps {
-    flex-direction: column;
-    gap: 0;
-  }
 }
 @media (max-width: 900px) {
   .bench {
     overflow: visible;
     grid-template: 'unit' auto 'path' auto 'work' auto 'meaning' auto 'tape' auto / 1fr;
     height: auto;
-  }
-  .caps {
-    flex-direction: row;
   }
 }
 </style>

@@ -209,5 +209,9 @@ section.grounds {
     gap: 12px 28px;
     border-left: 0;
   }
+  .meaning > * {
+    align-content: start;
+    align-self: start;
+  }
 }
 </style>

@@ -154,7 +154,10 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
 
 <template>
   <div class="reading-work">
-    <p class="instruction">{{ instruction }}</p>
+    <div class="how">
+      <p class="instruction">{{ instruction }}</p>
+      <slot name="caps" />
+    </div>
     <slot name="cautions" :cautions="cautions" />
     <div class="middle">
       <div class="plug">
@@ -240,21 +243,38 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
   min-height: 0;
   flex: 1;
 }
+.how {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 16px;
+}
 .instruction {
   font-size: 18px;
 }
 .middle {
+  flex: 0 1 auto;
+  min-height: 190px;
   display: grid;
   grid-template-columns: minmax(240px, 44%) 1fr;
   gap: 24px;
+  grid-template-rows: minmax(0, 1fr);
   align-items: start;
 }
 .plug {
   min-width: 0;
-  display: grid;
+  min-height: 0;
+  max-height: 100%;
+  display: flex;
+  flex-direction: column;
   gap: 4px;
 }
+.plug :deep(.face) {
+  min-height: 0;
+  flex: 0 1 214px;
+}
 .plug :deep(svg) {
+  height: 100%;
   max-height: 214px;
 }
 .seen {
@@ -343,6 +363,9 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
   font-size: 18px;
 }
 @media (max-width: 1100px) {
+  .figure-box {
+    min-height: 80px;
+  }
   .big {
     font-size: 66px;
   }

@@ -36,7 +36,7 @@ const plain: Partial<Record<Step['kind'], string>> = {
 </script>
 
 <template>
-  <h1 class="title" :class="{ long: length > 24 }" aria-live="polite">
+  <h1 class="title" :class="{ long: length > 26 }" aria-live="polite">
     <template v-if="step.kind === 'reading'">
       {{ verb }}
       <template v-for="({ id, terminal }, i) in pair" :key="id">
@@ -86,7 +86,7 @@ const plain: Partial<Record<Step['kind'], string>> = {
   border-width: 0 0 2px;
 }
 h1.title.long {
-  font-size: 32px;
+  font-size: 34px;
 }
 @media (max-width: 1100px) {
   .title {

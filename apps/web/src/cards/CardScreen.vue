@@ -168,7 +168,8 @@ useKeys((event) => {
             </p>
             <UnitStrip :band="one.limit.band" :readings="row.readings" :weaker="i > 0" :quantity="row.quantity" />
             <p class="says">
-              <strong>{{ gradeWords[one.limit.grade] }}</strong> {{ one.source?.title }}
+              <strong>{{ gradeWords[one.limit.grade] }}</strong>
+              {{ one.limit.limit.limit === 'derived' ? 'at the weakest of its windings’ figures' : one.source?.title }}
             </p>
           </div>
           <p v-if="row.limits.length === 0" class="muted">no figure</p>
@@ -182,8 +183,8 @@ useKeys((event) => {
     <footer class="history">
       <p class="strong">History</p>
       <p v-for="one in view?.revisions" :key="one.revision" :class="{ here: one.revision === card.revision }">
-        revision <span class="n">{{ one.revision }}</span>
-        <span class="muted"
+        revision <span class="n">{{ one.revision }}</span>{{ ' '
+        }}<span class="muted"
           >{{ one.state }}, <span class="n">{{ one.hash.slice(0, 8) }}</span></span
         >
       </p>

@@ -176,6 +176,7 @@ const spoken = computed(() => {
 
 <style scoped>
 .ruler {
+  flex: none;
   width: 100%;
   min-width: 0;
   overflow: hidden;

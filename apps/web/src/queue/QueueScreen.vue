@@ -181,9 +181,9 @@ const counted = (count: number) => (count < queue.counts.upTo ? String(count) : 
                 :size="15"
             /></span>
             <span class="tally"
-              ><strong class="n">{{ unit.standing?.done ?? 0 }}</strong
-              ><template v-if="unit.standing">
-                of <span class="n">{{ unit.standing.steps }}</span></template
+              ><template v-if="unit.standing"
+                ><strong class="n">{{ unit.standing.done }}</strong> of
+                <span class="n">{{ unit.standing.steps }}</span></template
               ></span
             >
           </button>
