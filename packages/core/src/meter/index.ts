@@ -1,3 +1,4 @@
 export { chooseRange } from './chooseRange'
 export { netOfLeads } from './netOfLeads'
 export { rangeOf, rangesFor } from './rangeOf'
+export { settle, type Settled, type TimedSample } from './settle'

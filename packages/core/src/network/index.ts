@@ -1,1 +1,2 @@
 export { pairResistance, solveNetwork, type NetworkInput, type Resistor } from './pairResistance'
+export { pairTolerance } from './pairTolerance'

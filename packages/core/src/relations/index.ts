@@ -1,5 +1,6 @@
 export { groups, type PairReading } from './groups'
 export { ratio } from './ratio'
 export { sumCheck, type Figure, type SumResult } from './sumCheck'
+export { threeTerminal, type KindOfThree, type ThreeTerminal } from './threeTerminal'
 export { twinCheck } from './twinCheck'
 export { unbalance, unbalanceUncertainty } from './unbalance'

@@ -1,3 +1,3 @@
 export { correctToReference, type CorrectionInput } from './correctToReference'
 export { beta, isMetal } from './material'
-export { resistanceAt, temperatureFrom } from './resistanceAt'
+export { resistanceAt, temperatureFrom, type Metal } from './resistanceAt'

@@ -1,6 +1,6 @@
 import { beta } from './material'
 
-type Metal = keyof typeof beta
+export type Metal = keyof typeof beta
 
 /**
  * A metal winding's resistance at another temperature: R·(β+to)/(β+from) (IEC 60034-1; IEEE 118).

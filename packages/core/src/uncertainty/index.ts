@@ -1,3 +1,4 @@
+export { chiSquareQuantile } from './chiSquare'
 export { normalBetween, normalCdf } from './normal'
 export {
   assumedAccuracy,

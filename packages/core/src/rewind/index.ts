@@ -1,0 +1,7 @@
+export { gaugeFromOverall } from './gaugeFromOverall'
+export { resonance, scaleInductance } from './inductance'
+export { poleWinding, type PoleTurn } from './poleWinding'
+export { progress } from './progress'
+export { turnsFor } from './turnsFor'
+export { windCoil, type CoilGeometry, type CoilShape } from './windCoil'
+export { bareOfGauge, gaugeOfBare, wire, type Wire } from './wire'

@@ -1,0 +1,5 @@
+export { barToBar, type BarToBar } from './barToBar'
+export { perLength } from './perLength'
+export { curveBand, onCurve, senderCurve, type CurvePoint } from './senderCurve'
+export { sweep, type SweepSample } from './sweep'
+export { toleranceFromGood, type Tolerance } from './toleranceFromGood'

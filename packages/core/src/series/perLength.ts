@@ -1,0 +1,14 @@
+const metresPerFoot = 0.3048
+
+/**
+ * Ohms of a lead per length (METHODS 8).
+ * @param input ohms and metres
+ * @returns null for a lead without length
+ */
+export function perLength({ ohms, metres }: { ohms: number; metres: number }): {
+  ohmsPerMetre: number
+  ohmsPerFoot: number
+} | null {
+  if (!(metres > 0)) return null
+  return { ohmsPerMetre: ohms / metres, ohmsPerFoot: (ohms / metres) * metresPerFoot }
+}
