@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, mkdtempSync, openSync, readFileSync, rmSync, wri
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { setTimeout as pause } from 'node:timers/promises'
 import { Stop, say } from './say.mjs'
 import { quiet, where } from './shell.mjs'
 
@@ -32,8 +33,6 @@ export function anyPort() {
     })
   })
 }
-
-const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
 
 /**
  * Starts a private MariaDB on loopback with its data in a folder, or goes on with the one that still runs there.
@@ -104,7 +103,7 @@ function handle(port, child, note, short) {
       if (child)
         await Promise.race([
           new Promise((resolve) => (child.exitCode === null ? child.once('exit', resolve) : resolve())),
-          pause(15_000),
+          pause(15_000, undefined, { ref: false }),
         ])
       // The open end of the leash would keep this process from ending.
       child?.stdio[3]?.destroy()

@@ -1,10 +1,9 @@
 import { spawn } from 'node:child_process'
 import { openSync } from 'node:fs'
 import { join } from 'node:path'
+import { setTimeout as pause } from 'node:timers/promises'
 import { root } from './paths.mjs'
 import { Stop } from './say.mjs'
-
-const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms))
 
 /** Starts the built server and waits until it answers. It ends by itself when this process is gone. */
 export async function startServer({ port, host = '127.0.0.1', databaseUrl, logFile }) {
@@ -40,5 +39,5 @@ async function stop(child) {
   if (child.exitCode !== null || child.signalCode !== null) return
   const gone = new Promise((resolve) => child.once('exit', resolve))
   child.kill('SIGTERM')
-  await Promise.race([gone, pause(10_000).then(() => child.kill('SIGKILL'))])
+  await Promise.race([gone, pause(10_000, undefined, { ref: false }).then(() => child.kill('SIGKILL'))])
 }

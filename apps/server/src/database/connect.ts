@@ -1,6 +1,7 @@
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
 import { migrate } from 'drizzle-orm/mysql2/migrator'
 import { createConnection, createPool, type Pool } from 'mysql2/promise'
+import { isNativeError } from 'node:util/types'
 import * as schema from './schema'
 
 export type Database = MySql2Database<typeof schema>
@@ -55,7 +56,7 @@ export async function inTransaction<T>(database: Database, work: (transaction: Q
 
 /** The database's own code for an error (`ER_DUP_ENTRY`, `ECONNREFUSED` …), wherever in the chain it stands. */
 export function databaseCode(error: unknown): string | undefined {
-  for (let one = error, depth = 0; one instanceof Error && depth < 5; one = one.cause, depth++)
+  for (let one = error, depth = 0; isNativeError(one) && depth < 5; one = one.cause, depth++)
     if ('code' in one && typeof one.code === 'string') return one.code
   return undefined
 }

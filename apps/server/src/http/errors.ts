@@ -1,5 +1,6 @@
 import type { Problem } from '@sure-spool/contract'
 import type { ErrorRequestHandler } from 'express'
+import { isNativeError } from 'node:util/types'
 import { databaseCode } from '../database/connect'
 import { ProblemError } from './problem'
 
@@ -70,5 +71,5 @@ function problemOf(error: unknown): ProblemError {
 
 /** The messages of an error and of what caused it. */
 function messagesOf(error: unknown): string[] {
-  return error instanceof Error ? [error.message, ...messagesOf(error.cause)] : []
+  return isNativeError(error) ? [error.message, ...messagesOf(error.cause)] : []
 }
