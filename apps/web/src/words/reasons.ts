@@ -55,8 +55,41 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
     case 'not-read':
       return 'not read yet'
     case 'no-such-check':
-    case 'not-judged-here':
-      return 'kept, and not judged by this version'
+      return 'the card has no such check'
+    case 'judged-together':
+      return 'judged with the others of its set'
+    case 'scattered':
+      return 'the whole set is scattered, so none can be called alike'
+    case 'unlike-the-rest':
+      return `unlike the rest${low === '' ? '' : `, which are ${low} to ${high}`}`
+    case 'off-curve':
+      return 'beyond the ends of the curve; nothing is guessed there'
+    case 'place-missing':
+      return 'at which place, or over which length? Enter it'
+    case 'low-voltage-test':
+      return 'no path at the few volts of a multimeter; the card asks for test volts'
+    case 'insulation-holds':
+      return 'the insulation holds at these volts'
+    case 'leakage':
+      return `leaks: under ${low}`
+    case 'hold-until-settled':
+      return 'it was still moving: hold until it settles'
+    case 'test-voltage-low':
+      return 'the tester could not hold its volts, so the figure does not count'
+    case 'test-voltage-unknown':
+      return 'at which test volts? Type them with it, like 500V 2.1G'
+    case 'contact-fault':
+      return 'the coil moves something, and a contact does not follow'
+    case 'does-not-operate':
+      return 'driven, and no contact changes'
+    case 'undecided':
+      return 'not enough read yet to say'
+    case 'wrong-kind':
+      return 'the three figures are another construction than the card says'
+    case 'another-card':
+      return 'no open winding of this card reads like that: is it this construction?'
+    case 'kind-unset':
+      return 'the construction decides, and it is not chosen'
   }
 }
 

@@ -1,12 +1,15 @@
-import type { EntryOf } from '../document'
+import type { CheckKind, EntryOf } from '../document'
 import { solveNetwork } from '../network'
-import { atMost, openFrom, type Verdict } from '../spec'
-import type { Bench, Evaluation, Reason } from './evaluate'
+import { atLeast, atMost, openFrom, type Verdict } from '../spec'
+import type { Bench, Evaluation, Reason } from './evaluation'
 import type { NeededPoint, PreparedCheck } from './prepare'
 
 /** One point of a check: what was read there, or that it was not. */
 export interface PointState {
   pair?: [string, string]
+  /** of a point that is not read: which item, or where on the curve */
+  index?: number
+  x?: number
   verdict: Verdict
   reason?: Reason | 'seen'
   held?: true
@@ -33,6 +36,36 @@ export function answersFor(point: NeededPoint, check: PreparedCheck, evaluation:
   return pair.includes(to) && point.covers.some((terminal) => pair.includes(terminal) && terminal !== to)
 }
 
+/** Kinds that are judged whole: what is not read yet shows in the whole. */
+const wholeKinds: ReadonlySet<CheckKind> = new Set(['contacts', 'three-pins', 'pair-matrix'])
+/** How near a curve's end counts as its end. */
+const endShare = 0.05
+
+/** Bars of a ring, leads of a set: those without a reading. */
+function missingItems({ check }: PreparedCheck, standing: Evaluation[]): number[] {
+  const count = check.items ?? ('ring' in check.at ? check.at.ring : 0)
+  const read = new Set(standing.map((one) => one.entry.reading.index))
+  return Array.from({ length: count }, (_, i) => i + 1).filter((index) => !read.has(index))
+}
+
+/** A curve needs its two ends and one place between. */
+function missingPlaces({ check }: PreparedCheck, standing: Evaluation[]): number[] {
+  const curve = check.limits.flatMap(({ limit }) =>
+    limit !== 'derived' && limit.kind === 'curve' ? [limit.points] : [],
+  )[0]
+  if (!curve) return []
+  const places = curve.map(({ x }) => x)
+  const [first, last] = [Math.min(...places), Math.max(...places)]
+  const near = endShare * (last - first)
+  const read = standing.flatMap(({ entry }) => entry.reading.x ?? [])
+  const has = (from: number, to: number) => read.some((x) => atLeast(x, from) && atMost(x, to))
+  return [
+    ...(has(first, first + near) ? [] : [first]),
+    ...(read.some((x) => x > first + near && x < last - near) ? [] : [(first + last) / 2]),
+    ...(has(last - near, last) ? [] : [last]),
+  ]
+}
+
 /** A check's verdict is its worst point's: outside, none, borderline, within (METHODS 11.3). */
 export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluation[], held: Set<string>): CheckState {
   const skipped = skipOf(bench, check.check.id)
@@ -44,10 +77,14 @@ export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluat
     ...(held.has(evaluation.entry.id) ? { held: true as const } : {}),
     evaluation,
   }))
-  for (const point of check.points)
+  const whole = wholeKinds.has(check.check.kind)
+  for (const point of whole ? [] : check.points)
     if (!standing.some((evaluation) => answersFor(point, check, evaluation)))
       points.push({ pair: point.pair, verdict: 'none', reason: 'not-read' })
-  const [worst] = [...points].sort((a, b) => badness[a.verdict] - badness[b.verdict])
+  for (const index of missingItems(check, standing)) points.push({ index, verdict: 'none', reason: 'not-read' })
+  for (const x of missingPlaces(check, standing)) points.push({ x, verdict: 'none', reason: 'not-read' })
+  const counted = points.filter(({ reason }) => reason !== 'off-curve')
+  const [worst] = [...(counted.length > 0 ? counted : points)].sort((a, b) => badness[a.verdict] - badness[b.verdict])
   return {
     check,
     verdict: worst?.verdict ?? 'none',

@@ -1,13 +1,17 @@
-import type { Conditions } from '../document'
+import type { Check, Conditions } from '../document'
 
 const rpmShare = 0.03
 
-/** The first condition a check states that a reading does not meet, or null (METHODS 11.6): rpm within 3 %, all else equal. */
-export function unmetCondition(stated: Conditions | undefined, read: Conditions | undefined): keyof Conditions | null {
+/** The first condition a check states that a reading does not meet, or null (METHODS 11.6): rpm within 3 %, all else equal; the volts of a draw are a default. */
+export function unmetCondition(
+  { kind, conditions: stated }: Pick<Check, 'kind' | 'conditions'>,
+  read: Conditions | undefined,
+): keyof Conditions | null {
+  if (kind === 'contacts') return null
   for (const key of Object.keys(stated ?? {}) as (keyof Conditions)[]) {
     const want = stated?.[key]
     const have = read?.[key]
-    if (want === undefined || key === 'testVolts') continue
+    if (want === undefined || key === 'testVolts' || (key === 'volts' && kind === 'current')) continue
     if (key === 'rpm') {
       if (typeof have !== 'number' || Math.abs(have - Number(want)) > rpmShare * Number(want)) return key
     } else if (canonical(have) !== canonical(want)) return key

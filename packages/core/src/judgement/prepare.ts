@@ -3,6 +3,7 @@ import { solveNetwork, type Resistor } from '../network'
 import { groups } from '../relations'
 import { bandOf, gradeOf, limitsFor, openFrom, rounded, weaker, type Band } from '../spec'
 import { beta, isMetal } from '../temperature'
+import { pairKey } from './limitAt'
 
 /** One limit ready to judge with: its band, what it expects, and who says so. */
 export interface PreparedLimit {
@@ -12,6 +13,8 @@ export interface PreparedLimit {
   grade: Grade
   expectOpen?: { atLeast: number }
   referenceC?: number
+  /** a derived limit of several points: each pair's own */
+  byPair?: Map<string, PreparedLimit>
 }
 
 /** A point that the check needs read: a pair, or one of several. */
@@ -163,10 +166,28 @@ function prepareLimit(
     const expectOpen = limit.limit.kind === 'open' ? { expectOpen: { atLeast: limit.limit.atLeast } } : {}
     return { limit, kind, band: bandOf(limit.limit), grade, ...expectOpen, ...reference }
   }
-  const [point] = points
-  const derived = point
-    ? deriveBand(card, checks, point.pair, history, check.conditions, limit.referenceC ?? 20)
-    : undefined
+  const each = points.map(({ pair }) => ({
+    pair,
+    limit: derivedLimit(card, checks, check, pair, history, limit, grade),
+  }))
+  const [first] = each
+  if (!first) return { limit, kind: 'derived', band: {}, grade, ...reference }
+  return each.length === 1
+    ? first.limit
+    : { ...first.limit, byPair: new Map(each.map((one) => [pairKey(one.pair), one.limit])) }
+}
+
+function derivedLimit(
+  card: Card,
+  checks: Check[],
+  check: Check,
+  pair: [string, string],
+  history: History,
+  limit: CardLimit,
+  grade: Grade,
+): PreparedLimit {
+  const reference = limit.referenceC === undefined ? {} : { referenceC: limit.referenceC }
+  const derived = deriveBand(card, checks, pair, history, check.conditions, limit.referenceC ?? 20)
   if (!derived) return { limit, kind: 'derived', band: {}, grade, ...reference }
   const weakest = derived.grades.reduce(weaker, grade)
   if (derived.min === Infinity)

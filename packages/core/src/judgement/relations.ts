@@ -1,16 +1,20 @@
 import type { Relation, Run } from '../document'
 import { ratio, sumCheck, twinCheck, unbalance, unbalanceUncertainty, type Figure, type SumResult } from '../relations'
+import type { CurrentCheck } from '../function'
 import { judgeValue, openFrom, type Band, type Verdict } from '../spec'
 import { beta, isMetal } from '../temperature'
 import { rectangular } from '../uncertainty'
-import { expectedOf, type Evaluation } from './evaluate'
+import { judgeDraw, type Draw } from './draw'
+import { expectedOf, type Bench, type Evaluation } from './evaluation'
 import type { PreparedCard } from './prepare'
+import { kindOf, kindsWithOneOpen } from './threePins'
+import { atTwinReference } from './twin'
 
 /** A relation between standing readings, judged. */
 export interface RelationState {
   relation: Relation
   verdict: Verdict
-  reason?: 'not-read' | 'not-finite' | 'guess' | 'not-judged-here'
+  reason?: 'not-read' | 'not-finite' | 'guess' | 'volts-missing' | 'undecided' | 'another-card'
   conformance?: number
   leaning?: 'within' | 'outside'
   /** what was compared, in the relation's own figure: ohms left over for a sum, a ratio, or percent */
@@ -22,39 +26,35 @@ export interface RelationState {
   /** the reading that is out of line, where one can be named */
   odd?: Evaluation
   oddReadsHigh?: boolean
+  /** the odd one could be a contact that was missing: it wants a second touch */
+  contactGives?: boolean
+  draw?: CurrentCheck & Draw
   /** no readings of this meter could be `within` */
   meterCannot?: boolean
 }
 
 const contact = 0.01 / rectangular
-/** A twin read on another day is compared at this temperature, °C. */
-const twinReferenceC = 20
-
 /** Judges one relation over the readings that stand at a moment (METHODS 5, 11.10). `standing` gives a check's readings. */
 export function judgeRelation(
-  run: Run,
-  prepared: PreparedCard,
+  bench: Bench,
   relation: Relation,
   standing: (check: string) => Evaluation[],
 ): RelationState {
-  const judged = judgeKind(run, prepared, relation, standing)
+  const { run } = bench
+  const judged = judgeKind(bench, relation, standing)
   const guessed = run.card.sources.find((source) => source.id === relation.source)?.grade === 'guess'
   return guessed && relation.kind !== 'twin' && judged.verdict === 'outside'
     ? { ...judged, verdict: 'borderline', reason: 'guess' }
     : judged
 }
 
-function judgeKind(
-  run: Run,
-  prepared: PreparedCard,
-  relation: Relation,
-  standing: (check: string) => Evaluation[],
-): RelationState {
+function judgeKind(bench: Bench, relation: Relation, standing: (check: string) => Evaluation[]): RelationState {
+  const { run, prepared } = bench
   switch (relation.kind) {
     case 'sum':
       return judgeSum(relation, standing)
     case 'ratio':
-      return judgeRatio(run, prepared, relation, standing)
+      return judgeRatio(run, relation, standing)
     case 'equal':
       return judgeEqual(relation, relation.checks.flatMap(standing))
     case 'unbalance':
@@ -64,8 +64,9 @@ function judgeKind(
     case 'twin':
       return judgeTwin(run, relation, standing)
     case 'draw':
+      return judgeDraw(bench, relation, standing)
     case 'kind-of-three':
-      return { relation, verdict: 'none', reason: 'not-judged-here', members: [] }
+      return judgeKindOfThree(bench, relation, standing)
   }
 }
 
@@ -172,7 +173,6 @@ function likelyBad(members: Evaluation[], figures: Figure[], sum: SumResult): Ev
 
 function judgeRatio(
   run: Run,
-  prepared: PreparedCard,
   relation: Extract<Relation, { kind: 'ratio' }>,
   standing: (check: string) => Evaluation[],
 ): RelationState {
@@ -183,7 +183,7 @@ function judgeRatio(
   const [ofEvaluation, toEvaluation] = members
   const found = of && to ? ratio(of, to) : null
   if (!found || !ofEvaluation || !toEvaluation) return { relation, verdict: 'none', reason: 'not-finite', members }
-  const limits = ratioLimits(run, prepared, relation, members)
+  const limits = ratioLimits(run, relation, members)
   const judged = judgeValue({ value: found.value, u: found.u, ...limits, rule: 'guarded' })
   const off = (one: Evaluation) =>
     Math.abs(Math.log((one.net ?? 1) / (expectedOf(one.limit?.band ?? {}) ?? one.net ?? 1)))
@@ -197,12 +197,7 @@ function judgeRatio(
 }
 
 /** A published source may state a narrow ratio; otherwise it is no narrower than the two windings' bands allow together. */
-function ratioLimits(
-  run: Run,
-  _prepared: PreparedCard,
-  relation: Extract<Relation, { kind: 'ratio' }>,
-  members: Evaluation[],
-): Band {
+function ratioLimits(run: Run, relation: Extract<Relation, { kind: 'ratio' }>, members: Evaluation[]): Band {
   const share = relation.withinPct / 100
   const own = { min: relation.ratio * (1 - share), max: relation.ratio * (1 + share) }
   const grade = run.card.sources.find((source) => source.id === relation.source)?.grade
@@ -309,10 +304,19 @@ function judgeTwin(
   return { ...figured(relation, judged, { value: differencePct, u }, limits, members), odd: mine, oddReadsHigh: false }
 }
 
-function atTwinReference({ net = 0, netU = 0, temperature, check }: Evaluation): Figure {
-  const { material } = check
-  if (material === undefined || !isMetal(material) || temperature?.partC === undefined) return { value: net, u: netU }
-  const scale = (beta[material] + twinReferenceC) / (beta[material] + temperature.partC)
-  const fromPart = (net * scale * temperature.u) / (beta[material] + temperature.partC)
-  return { value: net * scale, u: Math.hypot(netU * scale, fromPart) }
+/** The kind that three pins must be: another that an open winding gives fails, anything less clear says nothing (METHODS 11.10). */
+function judgeKindOfThree(
+  { prepared }: Bench,
+  relation: Extract<Relation, { kind: 'kind-of-three' }>,
+  standing: (check: string) => Evaluation[],
+): RelationState {
+  const check = prepared.checks.get(relation.check)
+  const members = standing(relation.check)
+  const kind = check && kindOf(check, members)
+  if (!check || kind === undefined) return { relation, verdict: 'none', reason: 'not-read', members }
+  if (kind === relation.must) return { relation, verdict: 'within', conformance: 1, leaning: 'within', members }
+  if (kind === 'open' || kind === 'unclear') return { relation, verdict: 'none', reason: 'undecided', members }
+  return kindsWithOneOpen(prepared.card, check).has(kind)
+    ? { relation, verdict: 'outside', conformance: 0, leaning: 'outside', members }
+    : { relation, verdict: 'none', reason: 'another-card', members }
 }

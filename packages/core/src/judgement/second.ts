@@ -1,4 +1,4 @@
-import type { Evaluation } from './evaluate'
+import type { Evaluation } from './evaluation'
 import type { Tape } from './tape'
 
 const clipsBelow = 10
@@ -9,7 +9,8 @@ export type Standing = 'stands' | 'again' | 'again-clips'
 export function sideOf({ reason, judged, limit }: Evaluation): 'high' | 'low' | 'other' {
   if (reason === 'above-maximum' || reason === 'open-circuit') return 'high'
   if (reason === 'below-minimum' || reason === 'short-circuit') return 'low'
-  return judged !== undefined && limit?.band.max !== undefined && judged > limit.band.max ? 'high' : 'other'
+  if (judged !== undefined && limit?.band.max !== undefined && judged > limit.band.max) return 'high'
+  return judged !== undefined && limit?.band.min !== undefined && judged < limit.band.min ? 'low' : 'other'
 }
 
 /** What a missing contact gives as well, and so needs a second touch: high ohms, low volts or amperes, a dark lamp. */
@@ -18,7 +19,8 @@ function contactCouldGive(evaluation: Evaluation): boolean {
   if (evaluation.reason === 'unsteady') return true
   if (evaluation.reason === 'wrong-answer')
     return ['dark', 'silent', 'no'].includes(evaluation.entry.reading.answer ?? '')
-  if (evaluation.quantity === 'voltage' || evaluation.quantity === 'current') return side === 'low'
+  if (evaluation.quantity === 'voltage' || evaluation.quantity === 'current')
+    return side === 'low' && evaluation.check.check.kind !== 'bars'
   return evaluation.quantity === 'resistance' && side === 'high'
 }
 
@@ -28,6 +30,7 @@ function contactCouldGive(evaluation: Evaluation): boolean {
  * @param earlier readings of the same point and stage before it, neither mistyped nor taken back
  */
 export function standingOf(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Standing {
+  if (evaluation.whole) return evaluation.whole.stands ? 'stands' : 'again'
   if (!contactCouldGive(evaluation)) return 'stands'
   const unsteady = evaluation.reason === 'unsteady'
   const byClips = unsteady || (evaluation.limit?.band.max ?? Infinity) < clipsBelow

@@ -68,9 +68,10 @@ export const repeatsApart: ReadingRule = {
 export const conditionMissing: ReadingRule = {
   id: 'condition-missing',
   test: ({ evaluation }) => {
-    const { kind, conditions } = evaluation.check.check
+    const { check } = evaluation.check
+    const { kind } = check
     if (!['ac-output', 'dc-output', 'current', 'lamp', 'response'].includes(kind)) return null
-    const unmet = unmetCondition(conditions, evaluation.entry.reading.conditions)
+    const unmet = unmetCondition(check, evaluation.entry.reading.conditions)
     const missing = unmet !== null && evaluation.entry.reading.conditions?.[unmet] === undefined
     return missing ? { severity: 'stop', params: { condition: unmet } } : null
   },

@@ -158,7 +158,7 @@ class Watcher {
     const { bench, earlier } = this
     const counting = (check: string) => standing(check).filter((one) => !this.isHeld(one.entry.id))
     const relations = (bench.prepared.relationsOf.get(evaluation.check.check.id) ?? []).map((relation) =>
-      judgeRelation(bench.run, bench.prepared, relation, counting),
+      judgeRelation(bench, relation, counting),
     )
     return { bench, evaluation, before: this.standing, standing, earlier, relations }
   }

@@ -51,6 +51,9 @@ export interface FindingInput {
   heldBack: Set<string>
 }
 
+/** Borderline for a reason that no digits would settle: it holds the finding whatever its conformance. */
+const holding: ReadonlySet<string> = new Set(['guess', 'zero-leads-first', 'low-voltage-test'])
+
 /** What was found, from the readings that count (METHODS 4, finding, and 11). */
 export function findingOf(input: FindingInput): Finding {
   const faults: Fault[] = []
@@ -98,13 +101,16 @@ function judgePoint(
 ): void {
   const about = { check: state.check.check.id, entry: evaluation.entry.id }
   if (point.verdict === 'outside') {
+    const told = [...faults, ...open].some((one) => one.check === about.check)
+    if (evaluation.whole && told) return
     const standing = standingOf(bench.tape, evaluation, evaluations)
     if (standing === 'stands') faults.push({ ...about, side: sideOf(evaluation) })
     else open.push({ why: whyAgain(standing), ...about })
     return
   }
   if (point.verdict === 'none') {
-    if (state.check.check.required) open.push({ why: 'none', ...about })
+    const counts = state.check.check.required && point.reason !== 'off-curve'
+    if (counts && !open.some((one) => evaluation.whole && one.check === about.check)) open.push({ why: 'none', ...about })
     return
   }
   if (point.verdict !== 'borderline') return
@@ -114,7 +120,7 @@ function judgePoint(
     return
   }
   const released = evaluation.reason === 'guess' && leansWithin && aliveTwin(relations, about.check)
-  const alwaysHolds = evaluation.reason === 'guess' || evaluation.reason === 'zero-leads-first'
+  const alwaysHolds = holding.has(evaluation.reason ?? '')
   if (released || (!alwaysHolds && (evaluation.conformance ?? 0) >= sureEnough)) return
   open.push({
     why: 'borderline',
@@ -148,7 +154,8 @@ function judgeOne(
   }
   if (verdict === 'outside') {
     if (state.members.some((member) => faults.some((fault) => fault.entry === member.entry.id))) return
-    const again = odd && state.oddReadsHigh ? readsHighAgain(bench, odd, evaluations) : 'stands'
+    const doubtful = state.oddReadsHigh || state.contactGives
+    const again = odd && doubtful ? readsHighAgain(bench, odd, evaluations) : 'stands'
     if (again === 'stands') faults.push({ ...about, side: state.oddReadsHigh ? 'high' : 'low' })
     else open.push({ why: whyAgain(again), ...about })
     return

@@ -11,6 +11,7 @@ import {
   type Evaluation,
   prepareCard,
   judgeRelation,
+  judgeTogether,
   type RelationState,
   samePoint,
   sideOf,
@@ -56,13 +57,14 @@ export function runState(run: Run): RunState {
   const prepared = prepareCard(run)
   const tape = readTape(run)
   const bench: Bench = { run, prepared, tape }
-  const evaluations = new Map<string, Evaluation>()
+  const alone = new Map<string, Evaluation>()
   for (const entry of tape.readings) {
     const evaluation = evaluate(bench, entry)
-    if (evaluation) evaluations.set(entry.id, evaluation)
+    if (evaluation) alone.set(entry.id, evaluation)
   }
+  const { firings, waiting } = watch(bench, alone)
+  const evaluations = judgeTogether(bench, standingByCheck(bench, [...alone.values()]), alone)
   const all = [...evaluations.values()]
-  const { firings, waiting } = watch(bench, evaluations)
   const standing = standingByCheck(bench, all)
   const counting = (out: Set<string>) => (check: string) =>
     (standing.get(check) ?? []).filter((one) => !out.has(one.entry.id))
@@ -71,7 +73,7 @@ export function runState(run: Run): RunState {
   const judged = (kind: 'sum' | 'other', out: Set<string>) =>
     run.card.relations
       .filter((relation) => (relation.kind === 'sum') === (kind === 'sum'))
-      .map((relation) => judgeRelation(run, prepared, relation, counting(out)))
+      .map((relation) => judgeRelation(bench, relation, counting(out)))
   const sums = judged('sum', heldAlone)
   const heldBack = new Set([...holdsOf(firings), ...membersOfFailedSums(bench, sums, all)])
   const judgedRelations = [...sums, ...judged('other', heldBack)]

@@ -45,8 +45,8 @@ export function summarise(state: RunState): Summary {
         const reading = point.evaluation?.entry.reading
         return {
           ...(point.pair ? { pair: point.pair } : {}),
-          ...(reading?.index === undefined ? {} : { index: reading.index }),
-          ...(reading?.x === undefined ? {} : { x: reading.x }),
+          ...given('index', reading?.index ?? point.index),
+          ...given('x', reading?.x ?? point.x),
           ...(reading?.conditions === undefined ? {} : { conditions: reading.conditions }),
           verdict: point.verdict,
           ...(point.reason ? { reason: point.reason } : {}),
@@ -67,3 +67,6 @@ export function summarise(state: RunState): Summary {
     explained: state.explained,
   }
 }
+
+const given = <K extends 'index' | 'x'>(key: K, value: number | undefined): Partial<Record<K, number>> =>
+  value === undefined ? {} : ({ [key]: value } as Record<K, number>)
