@@ -89,7 +89,7 @@ function stands(
   })
   if (verdict === 'does-not-operate' && input.observations.some((one) => isClosed(one) && one.energised !== null))
     return true
-  return restsOn.every((one) => twiceOpen(bench, one, all))
+  return restsOn.length === 0 || restsOn.some((one) => twiceOpen(bench, one, all))
 }
 
 const isClosed = ({ ohms }: Observation): boolean => typeof ohms === 'number' && below(ohms, closedBelow)

@@ -78,6 +78,6 @@ export function judgeDraw(
     limits,
     members,
     draw: { ...draw, ...supply },
-    ...(judged.verdict === 'outside' ? { odd: amps, oddReadsHigh: !low, contactGives: low } : {}),
+    ...(judged.verdict === 'outside' ? { odd: amps, oddReadsHigh: false, contactGives: low } : {}),
   }
 }

@@ -5,6 +5,7 @@ import { judgeFigure } from './judgeFigure'
 import { pairKey } from './limitAt'
 import type { PreparedCheck, PreparedLimit } from './prepare'
 import { samePoint } from './second'
+import { limitOf } from './threePins'
 import type { Whole } from './together'
 
 /**
@@ -28,7 +29,7 @@ export function judgePairMatrix(bench: Bench, check: PreparedCheck, readings: Ev
     return { verdict: 'outside', reason: 'open-circuit', stands: leftReadTwice(bench, left, named, all) }
   }
   if (!sameSizes(found, drawn)) return { verdict: 'outside', reason: 'short-circuit', stands: true }
-  return judgeValues(named, found, drawn)
+  return judgeValues(limitOf(bench, check, readings), named, found, drawn)
 }
 
 interface Named {
@@ -67,8 +68,7 @@ const sizesOf = (all: string[][]): string =>
 const sameSizes = (found: string[][], drawn: string[][]): boolean => sizesOf(found) === sizesOf(drawn)
 
 /** Groups matched by name where the wires are known, else by the size of what they read. */
-function judgeValues(named: Named[], found: string[][], drawn: string[][]): Whole {
-  const limit = named.find(({ evaluation }) => evaluation.limit)?.evaluation.limit
+function judgeValues(limit: PreparedLimit | undefined, named: Named[], found: string[][], drawn: string[][]): Whole {
   const known = found.every((group) => group.every((wire) => drawn.some((other) => other.includes(wire))))
   if (known && found.some((group) => !drawn.some((other) => [...other].sort().join() === group.join())))
     return { verdict: 'outside', reason: 'unlike-the-rest', stands: true }

@@ -58,7 +58,7 @@ export function judgeThreePins(bench: Bench, check: PreparedCheck, readings: Eva
     return kindsWithOneOpen(bench.prepared.card, check).has(kind)
       ? { verdict: 'outside', reason: 'wrong-kind', stands: twice }
       : { verdict: 'none', reason: 'another-card', stands: true }
-  return judgeValues(readings)
+  return judgeValues(readings, limitOf(bench, check, readings))
 }
 
 /** The kinds that one open winding of the card's network can show. */
@@ -76,8 +76,7 @@ export function kindsWithOneOpen({ windings, terminals }: Card, check: PreparedC
 }
 
 /** Pins may be named otherwise than on the card, so figures are compared in order of size. */
-function judgeValues(readings: Evaluation[]): Whole {
-  const limit = readings.find((one) => one.limit)?.limit
+function judgeValues(readings: Evaluation[], limit: PreparedLimit | undefined): Whole {
   const bands = limitsBySize(limit)
   const finite = readings.filter((one) => one.net !== undefined).sort((x, y) => (x.net ?? 0) - (y.net ?? 0))
   if (bands.length !== finite.length) return { verdict: 'within', stands: true }
@@ -90,6 +89,11 @@ function judgeValues(readings: Evaluation[]): Whole {
   )
   const [worst] = [...apart.values()].sort((x, y) => badness[x.verdict] - badness[y.verdict])
   return { verdict: worst?.verdict ?? 'within', stands: true, apart }
+}
+
+/** The limit that judges first for the history these readings were taken under, with all its pairs. */
+export function limitOf(bench: Bench, check: PreparedCheck, [first]: Evaluation[]): PreparedLimit | undefined {
+  return first && check.limits[bench.tape.history(first.entry)][0]
 }
 
 function limitsBySize(limit: PreparedLimit | undefined): PreparedLimit[] {

@@ -110,7 +110,8 @@ function judgePoint(
   }
   if (point.verdict === 'none') {
     const counts = state.check.check.required && point.reason !== 'off-curve'
-    if (counts && !open.some((one) => evaluation.whole && one.check === about.check)) open.push({ why: 'none', ...about })
+    if (counts && !open.some((one) => evaluation.whole && one.check === about.check))
+      open.push({ why: 'none', ...about })
     return
   }
   if (point.verdict !== 'borderline') return
@@ -154,6 +155,10 @@ function judgeOne(
   }
   if (verdict === 'outside') {
     if (state.members.some((member) => faults.some((fault) => fault.entry === member.entry.id))) return
+    if (state.members.some((member) => member.whole?.stands === false)) {
+      open.push({ why: 'take-again', ...about })
+      return
+    }
     const doubtful = state.oddReadsHigh || state.contactGives
     const again = odd && doubtful ? readsHighAgain(bench, odd, evaluations) : 'stands'
     if (again === 'stands') faults.push({ ...about, side: state.oddReadsHigh ? 'high' : 'low' })
@@ -169,7 +174,7 @@ function judgeOne(
 /** A relation that fails because one reads high stands as that reading would: read twice, by clips under 10 Ω. */
 function readsHighAgain(bench: Bench, odd: Evaluation, evaluations: Evaluation[]): Standing {
   if (odd.verdict === 'outside') return standingOf(bench.tape, odd, evaluations)
-  const byClips = (odd.limit?.band.max ?? odd.net ?? Infinity) < 10
+  const byClips = odd.quantity === 'resistance' && (odd.limit?.band.max ?? odd.net ?? Infinity) < 10
   const twice = evaluations.some((one) => one.point === odd.point && one !== odd && one.entry.n < odd.entry.n)
   const clipped = !byClips || odd.entry.reading.contact === 'clips'
   return twice && clipped ? 'stands' : byClips ? 'again-clips' : 'again'

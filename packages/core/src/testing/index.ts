@@ -1,2 +1,14 @@
 export { chargingCard, coarseCard, demoCard, twinCard } from './cards'
 export { fourWireMeter, knobMeter, pocketMeter, Script, type ScriptOptions } from './script'
+export {
+  armatureCard,
+  compressorCard,
+  insulationTester,
+  leadsCard,
+  pickupCard,
+  plainCard,
+  plainCheck,
+  relayCard,
+  senderCard,
+  valveCard,
+} from './kinds'
