@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beyondOverride } from '@sure-spool/core'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import KeyButton from '../parts/KeyButton.vue'
@@ -151,7 +152,9 @@ function mute(): void {
 }
 
 const keep = () =>
-  holding.value && ask('keep', 'Keep it as it is: why?', reasonsFor(holding.value.id), holding.value.id)
+  holding.value &&
+  !beyondOverride.has(holding.value.id) &&
+  ask('keep', 'Keep it as it is: why?', reasonsFor(holding.value.id), holding.value.id)
 
 const commands: Record<string, () => void> = {
   ArrowUp: () => bench.move(-1),

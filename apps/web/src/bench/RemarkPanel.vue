@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Firing, Remark } from '@sure-spool/core'
+import { beyondOverride, type Firing, type Remark } from '@sure-spool/core'
 import { computed } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import VerdictMark from '../parts/VerdictMark.vue'
@@ -26,7 +26,13 @@ const words = computed(() => (bench.run ? remarkWords(props.remark, bench.run.ca
     <div class="answers">
       <KeyButton main cap="a" :label="answers.a.label" :asleep="asleep" @press="answers.a.act()" />
       <KeyButton cap="b" :label="answers.b.label" :asleep="asleep" @press="answers.b.act()" />
-      <KeyButton cap="c" label="keep, say why" :asleep="asleep" @press="$emit('keep')" />
+      <KeyButton
+        v-if="!beyondOverride.has(remark.id)"
+        cap="c"
+        label="keep, say why"
+        :asleep="asleep"
+        @press="$emit('keep')"
+      />
     </div>
   </section>
 </template>

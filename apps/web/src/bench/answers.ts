@@ -84,6 +84,11 @@ export function answersTo(
       )
     case 'one-open-of-three':
       return first(reclip(entryOf(state, String(remark.params['open'] ?? '')), bench, state))
+    case 'jack-after-amps':
+      return {
+        a: { label: 'the lead is back', act: () => bench.add({ kind: 'proof', of: 'jack' }) },
+        b: remark.entry === undefined ? go('another step', bench.stepId) : again,
+      }
     case 'retest-missing': {
       const check = String(remark.params['checks'] ?? '').split(' ')[0] ?? ''
       const step = bench.steps.find((one) => 'check' in one.step && one.step.check === check)?.step.id ?? 'finding'

@@ -183,6 +183,111 @@ export function remarkWords(
         what: 'The complaint comes and goes, and no lead was flexed.',
         todo: 'Test each lead to frame while you bend it.',
       }
+    case 'unit-missing':
+      return { what: 'No prefix was typed, and insulation is read in k, M or G.', todo: 'Which does the tester show?' }
+    case 'poor-leads':
+      return { what: `The leads read ${ohms('ohms')}: they or their clips are poor.`, todo: 'Clean or change them.' }
+    case 'jack-after-amps':
+      return { what: 'The meter was just used for amperes.', todo: 'Move the lead back to the ohm jack first.' }
+    case 'part-warm':
+      return {
+        what: `The part was worked on or driven ${number(params, 'minutes')} minutes ago, and ohms rise with warmth.`,
+        todo: 'Let it cool, or take its temperature.',
+      }
+    case 'meters-disagree':
+      return {
+        what: `${text(params, 'meter')} read ${ohms('other')} here, this one ${ohms('value')}: more than both may be off.`,
+        todo: 'Compare their zeros.',
+      }
+    case 'low-by-a-little':
+      return {
+        what: `${figures.plain(number(params, 'percent'), 2)} % under its limits, and nobody took the part’s temperature.`,
+        todo: 'Cold, or shorted turns? The ratio to its sister decides.',
+      }
+    case 'expected-current': {
+      const off = figures.plain(Math.abs(number(params, 'percent')), 2)
+      return number(params, 'percent') < 0
+        ? {
+            what: `Draws ${off} % less than volts over ohms.`,
+            todo: `An extra ${ohms('ohms')}, a winding at ${figures.plain(number(params, 'celsius'), 3)} °C, or a supply that sagged: take the volts while it is on.`,
+          }
+        : {
+            what: `Draws ${off} % more than volts over ohms.`,
+            todo: 'Shorted turns, a colder winding, or more volts than entered.',
+          }
+    }
+    case 'supply-unloaded':
+      return {
+        what: `Judged with ${figures.plain(number(params, 'volts'), 3)} V of a supply that was not loaded.`,
+        todo: 'Enter the volts while it is on.',
+      }
+    case 'tests-disagree':
+      return {
+        what: `${capital(checkLabel(card, text(params, 'one')))} and ${checkLabel(card, text(params, 'stronger'))} say different things.`,
+        todo: `One was not what it seemed; ${checkLabel(card, text(params, 'stronger'))} is the stronger.`,
+      }
+    case 'no-floor':
+      return {
+        what: `${capital(checkLabel(card, text(params, 'check')))} has no minimum.`,
+        todo: 'A short would pass: give one.',
+      }
+    case 'limits-conflict':
+      return {
+        what: `Limits of ${checkLabel(card, text(params, 'check'))} contradict: ${text(params, 'one')} against ${text(params, 'other')}.`,
+        todo: 'No part could meet both; look at the sources.',
+      }
+    case 'kind-unset':
+      return { what: 'The construction decides what three figures mean.', todo: 'Choose it on the card first.' }
+    case 'twins-both-off':
+      return {
+        what: 'The twins are alike, and both are off the card or an estimate.',
+        todo: 'Alike is not proved right.',
+      }
+    case 'high-is-not-shorted':
+      return { what: 'Shorted turns lower resistance, and this reads high.', todo: 'Look for a break or a joint.' }
+    case 'ac-on-open':
+      return { what: `${capital(pair('check'))} reads open.`, todo: 'Do not judge its inductance or capacitance.' }
+    case 'ground-side':
+      return {
+        what: 'That frame contact is on a lead that belongs to frame.',
+        todo: 'Harmless here: check which lead it is.',
+      }
+    case 'over-volts':
+      return {
+        what: `${figures.plain(number(params, 'volts'), 3)} V is more than this part may see.`,
+        todo: `At most ${figures.plain(number(params, 'most'), 3)} V.`,
+      }
+    case 'across-electronics':
+      return { what: 'There are electronics between these two.', todo: 'This pair must not see test volts.' }
+    case 'unknown-pins-power':
+      return { what: 'Power, and the pins are not known by ohms yet.', todo: 'Ohms first, no spark.' }
+    case 'supply-high':
+      return {
+        what: `${figures.plain(number(params, 'volts'), 3)} V on a part for ${figures.plain(number(params, 'rated'), 3)} V heats it ${figures.plain(number(params, 'times'), 2)} times.`,
+        todo: 'Use the rated supply.',
+      }
+    case 'click-only':
+      return { what: 'A click proves the magnet, not the contact.', todo: 'Read the contacts, or look at the travel.' }
+    case 'gauges-too-near':
+      return {
+        what: `The micrometer fits gauges ${text(params, 'gauges')}.`,
+        todo: 'Measure several strands side by side.',
+      }
+    case 'odd-poles':
+      return {
+        what: `${number(params, 'poles')} poles cannot alternate round a ring.`,
+        todo: 'The last clashes with the first: look at the original.',
+      }
+    case 'winder-direction':
+      return {
+        what: 'The winder’s direction is not settled against the original.',
+        todo: 'The bobbin turns opposite to the lay it makes: check with one turn.',
+      }
+    case 'no-ground-after':
+      return {
+        what: 'Rewound, and not tested to frame since it was fixed.',
+        todo: 'Fixing can pinch: test to frame again.',
+      }
     case 'retest-missing':
       return {
         what: `Repaired, and not tested again: ${text(params, 'checks')

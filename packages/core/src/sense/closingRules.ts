@@ -67,4 +67,78 @@ export const retestMissing: ClosingRule = ({ bench, all, checks, stood }) => {
     : null
 }
 
-export const closingRules: ClosingRule[] = [windingsUntested, staticOnly, flexTheLead, retestMissing]
+/** It operated, and neither contacts nor travel were looked at: a click proves the magnet alone. */
+export const clickOnly: ClosingRule = ({ checks }) => {
+  const acted = checks.some((one) => one.check.check.kind === 'act' && one.verdict === 'within')
+  const left = checks.filter(
+    ({ check, verdict }) => (check.check.kind === 'contacts' || check.check.kind === 'act') && verdict === 'none',
+  )
+  return acted && left.length > 0
+    ? { id: 'click-only', severity: 'warn', params: { checks: left.map((one) => one.check.check.id).join(' ') } }
+    : null
+}
+
+const outputKinds = new Set(['ac-output', 'dc-output', 'response', 'inductance'])
+
+/** Two methods on one part contradict each other: one was not what it seemed, and output is the stronger. */
+export const testsDisagree: ClosingRule = ({ checks }) => {
+  const pairOf = ({ check }: CheckState) =>
+    'pair' in check.check.at ? [...check.check.at.pair].sort().join() : undefined
+  for (const one of checks) {
+    if (one.check.check.kind !== 'resistance' || pairOf(one) === undefined) continue
+    for (const other of checks) {
+      if (!outputKinds.has(other.check.check.kind) || pairOf(other) !== pairOf(one)) continue
+      const open = one.reason === 'open-circuit' && other.verdict === 'within'
+      const silent = one.verdict === 'within' && other.verdict === 'outside'
+      if (open || silent) return disagreement(one, other)
+    }
+  }
+  const balanced = checks.find((one) => one.check.check.kind === 'bars' && one.verdict === 'within')
+  const shorted = checks.find((one) => one.check.check.kind === 'act' && one.verdict === 'outside')
+  return balanced && shorted ? disagreement(balanced, shorted) : null
+}
+
+const disagreement = (one: CheckState, stronger: CheckState): Remark => ({
+  id: 'tests-disagree',
+  severity: 'warn',
+  params: { one: one.check.check.id, stronger: stronger.check.check.id },
+})
+
+/** Rewound, and not tested to frame since it was fixed: fixing can pinch. */
+export const noGroundAfter: ClosingRule = ({ bench, all, checks }) => {
+  const works = bench.tape.works
+  const last = works.findLast((work) => work.what === 'rewind' || work.what === 'fix')
+  const framed = checks.some((one) => one.check.toFrame)
+  if (!last || !framed || !works.some((work) => work.what === 'rewind')) return null
+  const since = all.some(
+    (one) => one.check.toFrame && one.entry.n > last.n && one.verdict !== 'none' && !bench.tape.gone.has(one.entry.id),
+  )
+  return since ? null : { id: 'no-ground-after', severity: 'stop', params: {} }
+}
+
+/** Shorted turns named for a winding that reads high: shorts lower resistance. */
+export const highIsNotShorted: ClosingRule = ({ bench, checks }) => {
+  const decision = bench.tape.entries.findLast(
+    (entry) => entry.kind === 'decision' && !bench.tape.takenBack.has(entry.id),
+  )
+  if (decision?.kind !== 'decision' || !/short/i.test(decision.why)) return null
+  const about = new Set((decision.about ?? []).map(String))
+  const high = checks.find(
+    (one) =>
+      (about.size === 0 || [...one.check.touches].some((winding) => about.has(winding))) &&
+      one.check.check.kind === 'resistance' &&
+      (one.reason === 'above-maximum' || one.reason === 'open-circuit'),
+  )
+  return high ? { id: 'high-is-not-shorted', severity: 'warn', params: { check: high.check.check.id } } : null
+}
+
+export const closingRules: ClosingRule[] = [
+  windingsUntested,
+  staticOnly,
+  flexTheLead,
+  retestMissing,
+  clickOnly,
+  testsDisagree,
+  noGroundAfter,
+  highIsNotShorted,
+]

@@ -1,5 +1,7 @@
 export { closingRules, ohmsMiss, type Closing, type ClosingRule } from './closingRules'
 export { meterCannot } from './meterCannot'
 export type { Cause, Moment, ReadingRule, Remark, RemarkId, Severity } from './rule'
-export { readingRules, setUpStops, sumRemarks } from './rules'
+export { cardRemarks, type CardRemark } from './cardRules'
+export { gaugesTooNear, oddPoles, winderDirection } from './rewindRules'
+export { beyondOverride, readingRules, setUpStops, sumRemarks } from './rules'
 export { fired, watch, type Firing, type Watch } from './watch'

@@ -1,4 +1,6 @@
 import * as entry from './entryRules'
+import * as comparing from './comparingRules'
+import * as driving from './drivingRules'
 import * as reading from './readingRules'
 import type { ReadingRule } from './rule'
 import * as setUp from './setUpRules'
@@ -14,16 +16,21 @@ export const readingRules: ReadingRule[] = [
   entry.prefixJump,
   entry.prefixDecides,
   entry.milliOrMega,
+  comparing.unitMissing,
   entry.negative,
   entry.fitsAnother,
   entry.sameAsLast,
   setUp.notIsolated,
   setUp.leadsMatter,
   setUp.staleZero,
+  comparing.poorLeads,
   setUp.readsLikeLeads,
+  driving.jackAfterAmps,
   setUp.meterUnproved,
   setUp.frameUnproved,
   reading.temperatureDecides,
+  driving.partWarm,
+  comparing.metersDisagree,
   reading.notSettled,
   reading.unsteady,
   reading.repeatsApart,
@@ -34,13 +41,35 @@ export const readingRules: ReadingRule[] = [
   reading.openAddsNothing,
   reading.sharedResistance,
   reading.sisterRatio,
+  comparing.lowByALittle,
+  driving.expectedCurrent,
+  driving.supplyUnloaded,
   reading.atLimit,
+  comparing.kindUnset,
+  comparing.twinsBothOff,
   entry.leakOverBreak,
+  comparing.acOnOpen,
   reading.groundCeiling,
+  driving.groundSide,
+  driving.overVolts,
+  driving.acrossElectronics,
+  driving.unknownPinsPower,
+  driving.supplyHigh,
 ]
 
 /** The stops that are judged before anything is touched. */
-export const setUpStops: ReadingRule[] = [setUp.notIsolated, setUp.leadsMatter]
+export const setUpStops: ReadingRule[] = [
+  setUp.notIsolated,
+  setUp.leadsMatter,
+  driving.jackAfterAmps,
+  comparing.kindUnset,
+  driving.overVolts,
+  driving.acrossElectronics,
+  driving.unknownPinsPower,
+]
+
+/** What no reason overrides: it could hurt somebody or destroy the part. */
+export const beyondOverride: ReadonlySet<string> = new Set(['unknown-pins-power', 'over-volts', 'across-electronics'])
 
 /** Remarks on a sum: what they hold, the sum itself releases. */
 export const sumRemarks: ReadonlySet<string> = new Set(

@@ -1,6 +1,6 @@
 import type { Entry, EntryOf } from '../document'
 import { type Bench, type Evaluation, judgeRelation } from '../judgement'
-import { readingRules, sumRemarks } from './rules'
+import { beyondOverride, readingRules, sumRemarks } from './rules'
 import type { Moment, ReadingRule, Remark, RemarkId } from './rule'
 
 /** A remark as it was given on the tape, and what became of it. */
@@ -109,7 +109,7 @@ class Watcher {
   }
 
   private answer(entry: EntryOf<'answer'>): void {
-    if (this.bench.tape.takenBack.has(entry.id)) return
+    if (this.bench.tape.takenBack.has(entry.id) || beyondOverride.has(entry.remark)) return
     const open = this.firings.findLast((one) => one.id === entry.remark && !one.answered && !this.isGone(one))
     if (open) open.answered = { by: 'answer', entry: entry.id, reason: entry.reason }
     else this.waiting.push(entry.remark as RemarkId)

@@ -293,11 +293,14 @@ describe('a draw', () => {
 
 describe('what is seen', () => {
   const seen = (check: string, answer: string) =>
-    new Script(valveCard()).ready().put({
-      kind: 'reading',
-      check,
-      reading: { taken: 'typed', text: answer, decimalComma: false, kind: 'answer', answer },
-    })
+    new Script(valveCard())
+      .ready()
+      .read('coil', '8.0', { contact: 'clips' })
+      .put({
+        kind: 'reading',
+        check,
+        reading: { taken: 'typed', text: answer, decimalComma: false, kind: 'answer', answer },
+      })
 
   test('the right answer is within, a dark lamp wants a second look, a wrong one that no contact gives stands', () => {
     expect(row(seen('lamp', 'dim'), 'lamp')).toEqual(['within', undefined])

@@ -248,7 +248,8 @@ export function setUpRemarks(
   }
   const evaluation = evaluate(bench, entry)
   if (!evaluation) return []
-  const moment = { bench, evaluation, before: [], standing: () => [], relations: [], earlier: [] }
+  const earlier = [...state.evaluations.values()]
+  const moment = { bench, evaluation, before: [], standing: () => [], relations: [], earlier }
   return fired(moment, setUpStops)
     .filter(({ rule, remark }) => {
       if (state.answeredAhead.includes(remark.id)) return false

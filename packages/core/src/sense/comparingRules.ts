@@ -1,0 +1,103 @@
+import { above, below, openFrom } from '../spec'
+import { parseReading } from '../quantity'
+import { demandedKind, parsedText, samePoint, type Evaluation } from '../judgement'
+import { isMetal } from '../temperature'
+import type { ReadingRule } from './rule'
+
+/** Insulation typed with neither prefix nor unit: ohm, k, M or G? */
+export const unitMissing: ReadingRule = {
+  id: 'unit-missing',
+  cause: 'figure',
+  test: ({ evaluation }) => {
+    const { reading } = evaluation.entry
+    if (reading.taken !== 'typed' || reading.kind === 'answer' || evaluation.quantity !== 'insulation') return null
+    return parsedText(reading, 'insulation').problem === 'unit-missing'
+      ? { severity: 'stop', params: { text: reading.text } }
+      : null
+  },
+}
+
+const poorFrom = 0.5
+
+/** Leads that read over half an ohm are poor, or their clips are. */
+export const poorLeads: ReadingRule = {
+  id: 'poor-leads',
+  cause: 'leads',
+  test: ({ bench, evaluation }) => {
+    const { leads } = evaluation
+    const check = bench.tape.leadChecks.find((one) => one.id === leads?.entry)
+    if (evaluation.quantity !== 'resistance' || !check) return null
+    const shown = parseReading({ text: check.text, quantity: 'resistance' }).value ?? 0
+    const ohms = Math.max(check.ohms, shown)
+    return above(ohms, poorFrom) ? { severity: 'warn', params: { ohms } } : null
+  },
+}
+
+/** Two meters on one point apart by more than both their expanded uncertainties. */
+export const metersDisagree: ReadingRule = {
+  id: 'meters-disagree',
+  test: ({ bench, evaluation, earlier }) => {
+    const { net, netU = 0, instrument } = evaluation
+    if (net === undefined || !instrument) return null
+    const other = samePoint(bench.tape, evaluation, earlier).findLast(
+      (one) => one.instrument && one.instrument !== instrument && one.net !== undefined,
+    )
+    if (other?.net === undefined || !above(Math.abs(net - other.net), 2 * netU + 2 * (other.netU ?? 0))) return null
+    return { severity: 'warn', params: { value: net, other: other.net, meter: other.instrument?.name ?? '' } }
+  },
+}
+
+const littleShare = 0.12
+
+/** A little under its band with nobody knowing how warm the part is: cold, or shorted turns? */
+export const lowByALittle: ReadingRule = {
+  id: 'low-by-a-little',
+  test: ({ evaluation }) => {
+    const { judged, limit, temperature, check, quantity } = evaluation
+    const min = limit?.band.min
+    const metal = check.material !== undefined && isMetal(check.material)
+    if (judged === undefined || min === undefined || quantity !== 'resistance' || !metal || limit?.expectOpen)
+      return null
+    if (temperature?.from === 'measured' || !below(judged, min) || judged <= min * (1 - littleShare)) return null
+    return { severity: 'warn', params: { percent: (100 * (min - judged)) / min } }
+  },
+}
+
+/** Twins that agree, and both are off the card or an estimate: alike is not proved. */
+export const twinsBothOff: ReadingRule = {
+  id: 'twins-both-off',
+  test: ({ evaluation, relations }) => {
+    const alike = relations.some(({ relation, verdict }) => relation.kind === 'twin' && verdict === 'within')
+    const doubtful = evaluation.verdict === 'outside' || evaluation.reason === 'guess'
+    return alike && doubtful ? { severity: 'warn', params: { check: evaluation.check.check.id } } : null
+  },
+}
+
+/** Inductance or capacitance of a winding that reads open says nothing of it. */
+export const acOnOpen: ReadingRule = {
+  id: 'ac-on-open',
+  test: ({ evaluation, before }) => {
+    const { kind } = evaluation.check.check
+    if (kind !== 'inductance' && kind !== 'capacitance') return null
+    const open = before.find(
+      (one) => one.quantity === 'resistance' && readsOpen(one) && samePair(one, evaluation) && !one.limit?.expectOpen,
+    )
+    return open ? { severity: 'note', params: { check: open.check.check.id } } : null
+  },
+}
+
+const readsOpen = ({ bound, net }: Evaluation): boolean => (bound ?? net ?? 0) >= openFrom
+const samePair = (a: Evaluation, b: Evaluation): boolean =>
+  a.pair !== undefined && (b.pair?.every((terminal) => a.pair?.includes(terminal)) ?? false)
+
+/** Three pins mean something else for each construction, and none is chosen. */
+export const kindUnset: ReadingRule = {
+  id: 'kind-unset',
+  setting: ({ evaluation }) => evaluation.check.check.id,
+  test: ({ bench, evaluation }) => {
+    const { check } = evaluation.check
+    return check.kind === 'three-pins' && demandedKind(bench.run.card, check.id) === undefined
+      ? { severity: 'stop', params: { check: check.id } }
+      : null
+  },
+}

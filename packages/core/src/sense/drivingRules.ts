@@ -1,0 +1,156 @@
+import { above } from '../spec'
+import { isolationAt, voltsOf, type Evaluation } from '../judgement'
+import type { Drive } from '../function'
+import type { ReadingRule } from './rule'
+
+const driveOf = ({ entry, check }: Evaluation): Drive | null => {
+  const read = entry.reading.conditions?.drive
+  return (read === undefined ? check.check.conditions?.drive : read) ?? null
+}
+const drivenKinds = new Set(['current', 'lamp'])
+const isDriven = (one: Evaluation): boolean => driveOf(one) !== null || drivenKinds.has(one.check.check.kind)
+
+/** An ohm step right after an ampere step: the lead may still be in the ampere jack. */
+export const jackAfterAmps: ReadingRule = {
+  id: 'jack-after-amps',
+  setting: ({ evaluation, earlier }) => `${evaluation.instrument?.id ?? ''}/${earlier.at(-1)?.entry.id ?? ''}`,
+  test: ({ bench, evaluation, earlier }) => {
+    if (evaluation.quantity !== 'resistance') return null
+    const last = earlier.filter((one) => one.instrument === evaluation.instrument).at(-1)
+    if (last?.quantity !== 'current') return null
+    const moved = bench.tape.proofs.some(
+      (proof) => proof.of === 'jack' && proof.n > last.entry.n && proof.n < evaluation.entry.n,
+    )
+    return moved ? null : { severity: 'stop', params: { after: last.check.check.id } }
+  },
+}
+
+const warmWorks = new Set(['solder', 'unsolder', 'reflow', 'splice', 'fix', 'run', 'on'])
+const coolingMs = 20 * 60_000
+
+/** Ohms within twenty minutes of soldering, waxing, running or driving the part, with nobody measuring how warm it is. */
+export const partWarm: ReadingRule = {
+  id: 'part-warm',
+  cause: 'temperature',
+  test: ({ bench, evaluation, earlier }) => {
+    const { quantity, temperature, entry, limit } = evaluation
+    if (quantity !== 'resistance' || temperature?.from === 'measured' || limit?.expectOpen || !limit) return null
+    const now = Date.parse(entry.at)
+    const recent = ({ at, n }: { at: string; n: number }) => n < entry.n && now - Date.parse(at) <= coolingMs
+    const worked = bench.tape.entries.findLast(
+      (one) => one.kind === 'work' && warmWorks.has(one.what) && !bench.tape.takenBack.has(one.id) && recent(one),
+    )
+    const driven = earlier.findLast((one) => isDriven(one) && recent(one.entry))
+    const since = worked?.at ?? driven?.entry.at
+    if (since === undefined) return null
+    return { severity: 'warn', params: { minutes: Math.round((now - Date.parse(since)) / 60_000) } }
+  },
+}
+
+/** A tester set to 500 V shows a little more. */
+const overshoot = 1.1
+
+/** Test volts above what this part may see. */
+export const overVolts: ReadingRule = {
+  id: 'over-volts',
+  setting: ({ evaluation }) => `${evaluation.check.check.id}/${evaluation.entry.reading.conditions?.testVolts ?? ''}`,
+  test: ({ bench, evaluation }) => {
+    const { check } = evaluation.check
+    if (check.kind !== 'insulation') return null
+    const most = bench.run.card.care.maxTestVolts
+    const set = check.conditions?.testVolts ?? 0
+    const shown = evaluation.entry.reading.conditions?.testVolts ?? 0
+    return above(set, most) || above(shown, overshoot * most)
+      ? { severity: 'stop', params: { volts: Math.max(set, shown), most } }
+      : null
+  },
+}
+
+/** An insulation test across electronics, which it would destroy. */
+export const acrossElectronics: ReadingRule = {
+  id: 'across-electronics',
+  setting: ({ evaluation }) => (evaluation.pair ?? []).join('~'),
+  test: ({ bench, evaluation }) => {
+    const { pair, check } = evaluation
+    if (check.check.kind !== 'insulation' || !pair) return null
+    const hit = bench.run.card.care.electronicsBetween?.some((one) => one.every((terminal) => pair.includes(terminal)))
+    return hit ? { severity: 'stop', params: { pair: pair.join(' ') } } : null
+  },
+}
+
+/** Power asked for before the pins are known by ohms: no spark finds a coil. */
+export const unknownPinsPower: ReadingRule = {
+  id: 'unknown-pins-power',
+  setting: ({ evaluation }) => evaluation.check.check.id,
+  test: ({ evaluation, earlier }) => {
+    const drive = driveOf(evaluation)
+    const pins = drive ? [drive.plus, drive.minus] : evaluation.pair
+    if (!isDriven(evaluation) || !pins) return null
+    const known = earlier.some(
+      (one) => one.quantity === 'resistance' && !isDriven(one) && pins.every((pin) => one.pair?.includes(pin)),
+    )
+    return known ? null : { severity: 'stop', params: { pins: pins.join(' ') } }
+  },
+}
+
+const ratingShare = 1.15
+
+/** A supply well above the part's rating heats it by the square. */
+export const supplyHigh: ReadingRule = {
+  id: 'supply-high',
+  setting: ({ bench, evaluation }) => String(voltsOf(bench, evaluation)?.volts ?? ''),
+  test: ({ bench, evaluation }) => {
+    const rated = bench.run.card.care.ratedVolts
+    const supply = isDriven(evaluation) ? voltsOf(bench, evaluation) : undefined
+    if (rated === undefined || !supply || !above(supply.volts, ratingShare * rated)) return null
+    return { severity: 'stop', params: { volts: supply.volts, rated, times: (supply.volts / rated) ** 2 } }
+  },
+}
+
+/** A draw off volts over ohms by more than its allowance: low and high each have their own three explanations. */
+export const expectedCurrent: ReadingRule = {
+  id: 'expected-current',
+  test: ({ relations }) => {
+    for (const { relation, draw } of relations) {
+      if (relation.kind !== 'draw' || !draw || !above(Math.abs(draw.deviationPct), relation.withinPct)) continue
+      const { deviationPct, impliedSeriesOhms, impliedWindingC } = draw
+      return {
+        severity: 'warn',
+        params: { relation: relation.id, percent: deviationPct, ohms: impliedSeriesOhms, celsius: impliedWindingC },
+      }
+    }
+    return null
+  },
+}
+
+/** A draw judged with the volts of a supply that was not loaded: it sags when it works. */
+export const supplyUnloaded: ReadingRule = {
+  id: 'supply-unloaded',
+  test: ({ relations }) => {
+    const unloaded = relations.find(({ relation, draw }) => relation.kind === 'draw' && draw && !draw.loaded)
+    return unloaded?.draw ? { severity: 'warn', params: { volts: unloaded.draw.volts } } : null
+  },
+}
+
+/** A frame contact on a lead that belongs to frame is harmless; which lead was it? */
+export const groundSide: ReadingRule = {
+  id: 'ground-side',
+  test: ({ bench, evaluation }) => {
+    const { check, verdict, pair } = evaluation
+    if (
+      !check.toFrame ||
+      verdict !== 'outside' ||
+      !pair ||
+      isolationAt(bench.tape, evaluation.entry.n)?.state === 'in-circuit'
+    )
+      return null
+    const { terminals, windings } = bench.run.card
+    const own = pair.find(
+      (id) =>
+        id !== 'frame' &&
+        (terminals.some((terminal) => terminal.id === id && terminal.part === 'ground-lead') ||
+          windings.some(({ from, to }) => [from, to].includes(id) && [from, to].includes('frame'))),
+    )
+    return own === undefined ? null : { severity: 'note', params: { terminal: own } }
+  },
+}
