@@ -2,3 +2,4 @@ export { parseReading, type ParsedReading, type ReadingProblem, type ReadingText
 export { unitSlip } from './unitSlip'
 export { formatBound, formatFigure, formatParts, prefixFor, type FormatOptions, type FormattedFigure } from './format'
 export { textMismatch, typedReading, type ReadingSetting } from './typedReading'
+export { parseLimit, type LimitProblem, type LimitText } from './parseLimit'

@@ -12,3 +12,4 @@ export {
   senderCard,
   valveCard,
 } from './kinds'
+export { randomText } from './randomText'
