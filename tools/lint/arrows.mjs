@@ -4,7 +4,7 @@ import { root } from '../lib/paths.mjs'
 
 /** What each part of the house may import: our own packages, and npm's by name ('*' is any). */
 const house = {
-  'packages/core': { ours: [], npm: [] },
+  'packages/core': { ours: [], npm: ['pure-rand'] },
   'packages/contract': { ours: ['@sure-spool/core'], npm: ['zod', '@asteasolutions/zod-to-openapi'] },
   'apps/server': { ours: ['@sure-spool/core', '@sure-spool/contract', '@sure-spool/contract/openapi'], npm: ['*'] },
   'apps/web': { ours: ['@sure-spool/core', '@sure-spool/contract'], npm: ['*'] },

@@ -1,0 +1,8 @@
+export { chanceFrom, type Chance } from './chance'
+export { display, type Shown } from './display'
+export { drive, type DriveSample, type SimulatedSupply } from './supply'
+export { goodContact, hold, type Contact, type Hold } from './hold'
+export { meterOf, show, type Sample, type SimulatedMeter } from './meter'
+export { networkOf, ohmsBetween, type Surroundings } from './network'
+export { partOf, type Fault, type SimulatedPart, type SimulatedWinding } from './part'
+export { plainTester, testInsulation, type SimulatedTester, type TestSample } from './insulationTest'
