@@ -7,6 +7,7 @@ import { fourWireMeter, knobMeter, pocketMeter, Script } from '@sure-spool/core/
 import { settings } from './shop/settings'
 import { people, person } from './shop/people'
 import { finished } from './shop/finished'
+import { history } from './shop/history'
 import { open } from './shop/open'
 import type { Story } from './shop/story'
 
@@ -88,7 +89,7 @@ function told(story: Story): { unit: Unit; runs: ShopRun[] } {
   }
 }
 
-const all = [...finished, ...open].map(told)
+const all = [...history(cards), ...finished, ...open].map(told)
 const shop: Shop = shopSchema.parse({
   format: 'sure-spool/shop',
   version: 1,

@@ -82,6 +82,16 @@ const outputKinds = new Set(['ac-output', 'dc-output', 'response', 'inductance']
 
 /** Two methods on one part contradict each other: one was not what it seemed, and output is the stronger. */
 export const testsDisagree: ClosingRule = ({ checks }) => {
+  const params = contradiction(checks)
+  return params && { id: 'tests-disagree', severity: 'warn', params }
+}
+
+/** Sound by output and open by ohms or the other way round; balanced bars and a failed short test. */
+function contradiction(checks: CheckState[]): Remark['params'] | null {
+  const params = (one: CheckState, stronger: CheckState) => ({
+    one: one.check.check.id,
+    stronger: stronger.check.check.id,
+  })
   const pairOf = ({ check }: CheckState) =>
     'pair' in check.check.at ? [...check.check.at.pair].sort().join() : undefined
   for (const one of checks) {
@@ -90,19 +100,13 @@ export const testsDisagree: ClosingRule = ({ checks }) => {
       if (!outputKinds.has(other.check.check.kind) || pairOf(other) !== pairOf(one)) continue
       const open = one.reason === 'open-circuit' && other.verdict === 'within'
       const silent = one.verdict === 'within' && other.verdict === 'outside'
-      if (open || silent) return disagreement(one, other)
+      if (open || silent) return params(one, other)
     }
   }
   const balanced = checks.find((one) => one.check.check.kind === 'bars' && one.verdict === 'within')
   const shorted = checks.find((one) => one.check.check.kind === 'act' && one.verdict === 'outside')
-  return balanced && shorted ? disagreement(balanced, shorted) : null
+  return balanced && shorted ? params(balanced, shorted) : null
 }
-
-const disagreement = (one: CheckState, stronger: CheckState): Remark => ({
-  id: 'tests-disagree',
-  severity: 'warn',
-  params: { one: one.check.check.id, stronger: stronger.check.check.id },
-})
 
 /** Rewound, and not tested to frame since it was fixed: fixing can pinch. */
 export const noGroundAfter: ClosingRule = ({ bench, all, checks }) => {

@@ -1,7 +1,9 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import type { Card } from '../document'
 import { coarseCard, chargingCard, fourWireMeter, knobMeter, pocketMeter, Script, twinCard } from '../testing'
 import type { RemarkId } from './rule'
+import { readingRules } from './rules'
 
 const loose = { kind: 'isolation', state: 'loose' } as const
 const warm = { kind: 'temperature', part: 'measured', partC: 20 } as const
@@ -236,4 +238,9 @@ describe('how remarks are given', () => {
       expect.stringContaining('static-only'),
     ])
   })
+})
+
+test('docs/sense.md lists every rule on a reading (npm run rules writes it)', () => {
+  const page = readFileSync('docs/sense.md', 'utf8')
+  expect(readingRules.map((rule) => rule.id).filter((id) => !page.includes(`\`${id}\``))).toEqual([])
 })

@@ -35,7 +35,12 @@ export function workThrough(script: Script, bench: Bench): Script {
   zero(script, meter)
   const framed = script.state().steps.some(({ step }) => step.kind === 'frame-proof')
   if (framed) script.put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
-  for (const { step } of script.state().steps) take(script, bench, step)
+  return readPath(script, bench)
+}
+
+/** Reads what is to be read of the path: all of it at first, after work on the part only what that touched. */
+export function readPath(script: Script, bench: Bench): Script {
+  for (const { step, status } of script.state().steps) if (status === 'to-do') take(script, bench, step)
   return script
 }
 
@@ -68,6 +73,8 @@ function take(script: Script, bench: Bench, step: Step): void {
     if (state.holding?.entry !== undefined && state.holding.entry !== again.entry) return
     touch(script, bench, step, true, again.entry)
   }
+  const { holding } = script.state()
+  if (holding) script.put({ kind: 'answer', remark: holding.id, reason: 'the meter shows it so, read again' })
 }
 
 function touch(
