@@ -21,11 +21,10 @@ const unknownLeads = { ohms: 0.2, u: 0.2 / Math.sqrt(3) }
  */
 export function leadsFor(tape: Tape, instrument: Instrument | undefined, reading: LeadQuestion): LeadsApplied {
   if (instrument?.fourWire) return { ohms: 0, u: 0, from: 'four-wire' }
-  const checks = tape.leadChecks.filter(
-    (check) => check.instrument === instrument?.id && (check.leads ?? '') === (reading.leads ?? ''),
-  )
-  const earlier = checks.findLast((check) => check.n < reading.n)
-  const later = checks.find((check) => check.n > reading.n)
+  const own = (check: EntryOf<'lead-check'>) =>
+    check.instrument === instrument?.id && (check.leads ?? '') === (reading.leads ?? '')
+  const earlier = tape.leadChecks.findLast((check) => check.n < reading.n && own(check))
+  const later = tape.leadChecks.find((check) => check.n > reading.n && own(check))
   if (later?.how === 'subtract') return { ohms: later.ohms, u: later.u, from: 'subtract', entry: later.id, ageMs: 0 }
   if (!earlier) return { ...unknownLeads, from: 'assumed' }
   const from = earlier.how === 'hardware' ? 'zero' : earlier.how
@@ -67,6 +66,7 @@ export function temperatureFor(tape: Tape, reading: ReadingEntry): TemperatureAp
 }
 
 function nearest<E extends Entry>(entries: E[], reading: ReadingEntry): E | undefined {
+  if (entries.length <= 1) return entries[0]
   const at = Date.parse(reading.at)
   let best: E | undefined
   let gap = Infinity

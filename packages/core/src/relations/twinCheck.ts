@@ -15,7 +15,8 @@ export function twinCheck(input: { a: Figure; b: Figure; allowedPct?: number }):
   const sum = a.value + b.value
   if (sum === 0) return { differencePct: null, u: null, verdict: 'none' }
   const differencePct = (200 * (a.value - b.value)) / sum
-  const u = (400 / sum ** 2) * Math.hypot(b.value * a.u, a.value * b.u)
+  const u = 400 * Math.hypot((b.value / sum) * (a.u / sum), (a.value / sum) * (b.u / sum))
+  if (!Number.isFinite(u)) return { differencePct: null, u: null, verdict: 'none' }
   const { verdict } = judgeValue({ value: differencePct, u, min: -allowedPct, max: allowedPct, rule: 'guarded' })
   return { differencePct, u, verdict }
 }

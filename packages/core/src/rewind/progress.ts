@@ -21,6 +21,7 @@ export function progress(
   const ohms20 = resistanceAt({ ohms: ohmsSoFar, fromC: atC, toC: 20, material: 'copper' })
   const lengthOf = (turns: number) => coreTurnMm(input.shape) * turns + Math.PI * buildPerTurnMm(input) * turns ** 2
   const ohmsPerMm = ohms20 / lengthOf(turnsSoFar)
+  if (!(ohmsPerMm > 0 && ohmsPerMm < Infinity)) return null
   return {
     ohmsPerTurn: ohms20 / turnsSoFar,
     ...(target.turns === undefined ? {} : { projectedOhms20AtTargetTurns: ohmsPerMm * lengthOf(target.turns) }),

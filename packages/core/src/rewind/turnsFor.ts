@@ -11,6 +11,7 @@ export function turnsFor(input: CoilGeometry & { ohms20: number; ohmsPerMetre: n
 
 /** The turns that take so many mm of wire. The root is written so that nothing cancels where the build is small. */
 export function turnsOfLength(geometry: CoilGeometry, lengthMm: number): number {
+  if (!Number.isFinite(lengthMm)) return lengthMm
   const a = coreTurnMm(geometry.shape)
   const b = Math.PI * buildPerTurnMm(geometry)
   return (2 * lengthMm) / (a + Math.sqrt(a ** 2 + 4 * b * lengthMm))
