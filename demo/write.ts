@@ -3,16 +3,17 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { shopSchema, type Shop, type ShopRun, type Unit } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
-import { fourWireMeter, knobMeter, pocketMeter, Script } from '@sure-spool/core/testing'
+import { fourWireMeter, insulationTester, knobMeter, pocketMeter, Script } from '@sure-spool/core/testing'
 import { settings } from './shop/settings'
 import { people, person } from './shop/people'
 import { finished } from './shop/finished'
 import { history } from './shop/history'
+import { kinds } from './shop/kinds'
 import { open } from './shop/open'
 import type { Story } from './shop/story'
 
 const here = dirname(fileURLToPath(import.meta.url))
-const instruments = [pocketMeter, fourWireMeter, knobMeter]
+const instruments = [pocketMeter, fourWireMeter, knobMeter, insulationTester]
 
 /** Ids that look like those a bench makes (UUIDv7: the time, then a count), the same on every writing. */
 function idsFrom(): (at: string) => string {
@@ -89,7 +90,7 @@ function told(story: Story): { unit: Unit; runs: ShopRun[] } {
   }
 }
 
-const all = [...history(cards), ...finished, ...open].map(told)
+const all = [...history(cards), ...finished, ...kinds, ...open].map(told)
 const shop: Shop = shopSchema.parse({
   format: 'sure-spool/shop',
   version: 1,

@@ -86,10 +86,18 @@ const owners = [
 ]
 
 /** Two years of units through the bench before the stories begin, each worked by the simulated technician. */
-export function history(cards: Card[]): Story[] {
+export function history(all: Card[]): Story[] {
+  const cards = all.filter(byOhms)
   const chance = chanceFrom(seed)
   return Array.from({ length: count }, (_, i) => unitOf(i, cards, chance))
 }
+
+/** What the simulated technician can decide: every required check is in ohms, and every limit published. */
+const byOhms = (card: Card): boolean =>
+  card.checks.every(({ kind, required }) => !required || ['look', 'resistance', 'continuity'].includes(kind)) &&
+  card.windings.every(({ ohms }) => ohms !== undefined) &&
+  card.checks.every((check) => check.limits.every((limit) => limit.for === 'any' || limit.for === 'rewound')) &&
+  card.checks.some((check) => check.limits.some((limit) => limit.for === 'any'))
 
 function unitOf(i: number, cards: Card[], chance: Chance): Story {
   const card = cards[Math.floor(chance.uniform() * cards.length)] ?? cards[0]

@@ -15,16 +15,12 @@ const pair = fc.constantFrom(
 )
 const drive = fc.constantFrom(null, { plus: 'a', minus: 'b' }, { plus: 'b', minus: 'a' })
 const observation = fc.tuple(pair, open, drive).map(([[a, b], value, energised]) => ({ a, b, ohms: value, energised }))
-const windings = fc.array(
-  fc.tuple(pair, positive, fc.double({ min: 0, max: 50, noNaN: true })).map(([[from, to], value, tolerancePct], i) => ({
-    id: `w${i ?? 0}${from}${to}`,
-    from,
-    to,
-    ohms: value,
-    tolerancePct,
-  })),
-  { maxLength: 6 },
-)
+const winding = fc.tuple(pair, positive, fc.double({ min: 0, max: 50, noNaN: true }))
+const windings = fc
+  .array(winding, { maxLength: 6 })
+  .map((all) =>
+    all.map(([[from, to], value, tolerancePct], i) => ({ id: `w${i}`, from, to, ohms: value, tolerancePct })),
+  )
 const geometry = {
   shape: fc.oneof(
     fc.record({ kind: fc.constant('round' as const), coreMm: positive }),

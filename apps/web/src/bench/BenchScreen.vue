@@ -185,7 +185,9 @@ const commands: Record<string, () => void> = {
   Escape: () => bench.goTo(null),
 }
 const takesFigures = computed(
-  () => ['reading', 'temperature', 'leads', 'frame-proof'].includes(step.value?.kind ?? '') && !bench.state?.closed,
+  () =>
+    ['reading', 'temperature', 'leads', 'frame-proof', 'supply'].includes(step.value?.kind ?? '') &&
+    !bench.state?.closed,
 )
 
 useKeys((event) => {

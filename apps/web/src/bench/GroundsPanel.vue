@@ -5,7 +5,7 @@ import KeyButton from '../parts/KeyButton.vue'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { groundsOf } from '../words/grounds'
-import { pairLabel } from '../words/points'
+import { takenAt } from '../words/points'
 
 /** A verdict's grounds in full: every line can be redone by hand. */
 const props = defineProps<{ evaluation: Evaluation }>()
@@ -13,9 +13,7 @@ defineEmits<{ close: [] }>()
 const bench = useBench()
 const figures = useFigures()
 const lines = computed(() => (bench.run ? groundsOf(props.evaluation, bench.run.card, figures) : []))
-const title = computed(() =>
-  bench.run ? pairLabel(bench.run.card, props.evaluation.pair) || props.evaluation.check.check.label : '',
-)
+const title = computed(() => (bench.run ? takenAt(bench.run.card, props.evaluation) : ''))
 </script>
 
 <template>

@@ -6,7 +6,7 @@ import VerdictMark from '../parts/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { groupWords } from '../words/kinds'
-import { pairLabel } from '../words/points'
+import { placeLabel } from '../words/points'
 
 /** The path in working order: the group that is worked on stands open, the others as one row each. */
 const bench = useBench()
@@ -25,9 +25,9 @@ function label({ step }: StepState): string {
   switch (step.kind) {
     case 'reading': {
       const check = card.checks.find((one) => one.id === step.check)
-      return check?.conditions?.state?.includes('flexed')
-        ? `${pairLabel(card, step.point.pair)}, bent`
-        : pairLabel(card, step.point.pair)
+      const place = placeLabel(card, step.check, step.point)
+      if (step.point.drive) return `${place}, driven`
+      return check?.conditions?.state?.includes('flexed') ? `${place}, bent` : place
     }
     case 'answer':
       return card.checks.find((one) => one.id === step.check)?.label ?? step.check
@@ -41,6 +41,8 @@ function label({ step }: StepState): string {
       return 'zero the leads'
     case 'frame-proof':
       return 'prove the frame'
+    case 'supply':
+      return 'volts while it is on'
     case 'finding':
       return 'finding, decide'
   }

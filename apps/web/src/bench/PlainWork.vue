@@ -75,13 +75,14 @@ function press(key: string): boolean {
   if (kind === 'isolate' && isolation) isolate(isolation)
   else if (kind === 'temperature' && letter < 2) bench.temperatureFrom = letter === 0 ? 'room' : 'measured'
   else if (kind === 'leads' && letter < 2) bench.zeroHow = letter === 0 ? 'hardware' : 'subtract'
+  else if (kind === 'supply' && letter < 2) bench.supplyWhile = letter === 0 ? 'on' : 'off'
   else if (kind === 'answer' && said !== undefined) answer(said)
   else return false
   return true
 }
 defineExpose({ press })
-const unit = computed(() => (step.value?.kind === 'temperature' ? '°C' : 'Ω'))
-const isTyped = computed(() => ['temperature', 'leads', 'frame-proof'].includes(step.value?.kind ?? ''))
+const unit = computed(() => (step.value?.kind === 'temperature' ? '°C' : step.value?.kind === 'supply' ? 'V' : 'Ω'))
+const isTyped = computed(() => ['temperature', 'leads', 'frame-proof', 'supply'].includes(step.value?.kind ?? ''))
 const instruction = computed(() => {
   switch (step.value?.kind) {
     case 'look':
@@ -92,6 +93,8 @@ const instruction = computed(() => {
       return 'Type what the thermometer shows. The part has the room’s temperature only if it has lain here for hours.'
     case 'leads':
       return `Type what ${bench.meter?.name ?? 'the meter'} shows with the tips together${bench.zeroHow === 'hardware' ? ', then zero it' : ''}.`
+    case 'supply':
+      return `Current limited, and never on pins that are not known by ohms. Type the volts at the part ${bench.supplyWhile === 'on' ? 'while it draws' : 'before it draws'}.`
     case 'frame-proof':
       return 'Two places on the same bare metal. Type what it shows: paint and oxide read open too.'
     default:
@@ -173,6 +176,22 @@ const instruction = computed(() => {
           hint="counts for earlier readings too"
           :main="bench.zeroHow === 'subtract'"
           @press="bench.zeroHow = 'subtract'"
+        />
+      </div>
+      <div v-if="step?.kind === 'supply'" class="choices two">
+        <KeyButton
+          cap="a"
+          label="while it draws"
+          hint="what counts"
+          :main="bench.supplyWhile === 'on'"
+          @press="bench.supplyWhile = 'on'"
+        />
+        <KeyButton
+          cap="b"
+          label="with nothing on it"
+          hint="a supply sags when it works"
+          :main="bench.supplyWhile === 'off'"
+          @press="bench.supplyWhile = 'off'"
         />
       </div>
       <label class="figure-box">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { parseReading, runState, typedReading, type Evaluation } from '@sure-spool/core'
+import { runState, unitSign, type Evaluation } from '@sure-spool/core'
 import { computed } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import PlugFace from '../parts/PlugFace.vue'
@@ -9,18 +9,17 @@ import { useHold } from '../parts/useHold'
 import VerdictMark from '../parts/VerdictMark.vue'
 import { sideOf } from '@sure-spool/core'
 import { useBench } from '../store/bench'
-import { useShop } from '../store/shop'
 import { takenParts, useFigures } from '../words/figures'
 import { verdictWords } from '../words/kinds'
-import { pairLabel } from '../words/points'
+import { takenAt } from '../words/points'
 import { reasonLine } from '../words/reasons'
 import { isBare, keptText, type Line } from './line'
+import { placeQuantity } from './place'
 
 /** A pair to touch: the plug as it is held, the figure, its ruler and its reason; live while a number is typed. */
 const props = defineProps<{ line: Line | null; problem: string; asleep: boolean }>()
 const emit = defineEmits<{ type: [text: string] }>()
 const bench = useBench()
-const shop = useShop()
 const figures = useFigures()
 const step = computed(() => (bench.current?.step.kind === 'reading' ? bench.current.step : undefined))
 const pair = computed(() => step.value?.point.pair)
@@ -42,16 +41,8 @@ defineExpose({ flip, turn })
 const live = computed<Evaluation | undefined>(() => {
   const { run, check } = bench
   if (!props.line || !run || !check || !step.value) return undefined
-  const text = keptText(props.line)
-  const parsed = parseReading({ text, quantity: bench.quantity, decimalComma: shop.settings.decimalComma })
-  if (parsed.kind !== 'value' && parsed.kind !== 'spread') return undefined
-  const made = typedReading(text, bench.quantity, shop.settings.decimalComma, {
-    ...(bench.meter ? { instrument: bench.meter.id } : {}),
-    contact: bench.contact,
-    pair: step.value.point.pair,
-    ...(check.check.conditions ? { conditions: check.check.conditions } : {}),
-  })
-  if ('problem' in made) return undefined
+  const made = bench.readingOf(keptText(props.line))
+  if ('problem' in made || (made.reading.kind !== 'value' && made.reading.kind !== 'spread')) return undefined
   const n = Math.max(0, ...run.entries.map((entry) => entry.n)) + 1
   const entry = {
     id: 'live',
@@ -86,8 +77,7 @@ const digits = computed(() => {
   return shown.value ? takenParts(shown.value, figures).digits : '–'
 })
 const unit = computed(() => {
-  if (props.line)
-    return isBare(props.line.text) ? `${props.line.prefix}${bench.quantity === 'voltage' ? 'V' : 'Ω'}` : ''
+  if (props.line) return isBare(props.line.text) ? `${props.line.prefix}${unitSign(bench.quantity)}` : ''
   return shown.value ? takenParts(shown.value, figures).unit : ''
 })
 const prefixNames: Record<string, string> = { k: 'kilo', M: 'mega', G: 'giga', m: 'milli' }
@@ -144,6 +134,10 @@ const instruction = computed(() => {
     lines.push(`AC volts${check.check.conditions?.rpm ? ` at ${check.check.conditions.rpm} rpm` : ''}.`)
   else if (meter?.ranging === 'hand') lines.push(`On ${bench.rangeAsked}.`)
   else lines.push(`On ${bench.rangeAsked || 'ohms'} or auto.`)
+  const place = placeQuantity(check.check)
+  if (place === 'length') lines.push('Type the ohms, then @ and the length: 2.31k @ 0.41.')
+  else if (place !== undefined) lines.push('Another place: type it behind an @.')
+  if (check.check.kind === 'insulation') lines.push('Type the volts with the ohms: 500V 2.1G.')
   if (check.check.how?.either) lines.push('Leads may be swapped.')
   if (check.check.how?.note) lines.push(check.check.how.note)
   else if (check.toFrame) lines.push('Bare metal, not paint.')
@@ -175,7 +169,7 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
         </p>
       </div>
       <div class="figure-side">
-        <p v-if="isOther && shown" class="caption">{{ pairLabel(bench.run!.card, shown.pair) }}, just read</p>
+        <p v-if="isOther && shown" class="caption">{{ takenAt(bench.run!.card, shown) }}, just read</p>
         <p v-else-if="line" class="caption">typing, Enter keeps</p>
         <p v-else-if="retaking" class="caption">
           {{ bench.doing?.mistyped ? 'what does the meter show?' : 'lift the probes, then touch again' }}
@@ -228,7 +222,7 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
     <p class="unseen" aria-live="polite">
       {{
         line === null && shown
-          ? `${pairLabel(bench.run!.card, shown.pair)} ${takenParts(shown, figures).digits} ${takenParts(shown, figures).unit}, ${verdictLine}`
+          ? `${takenAt(bench.run!.card, shown)} ${takenParts(shown, figures).digits} ${takenParts(shown, figures).unit}, ${verdictLine}`
           : ''
       }}
     </p>

@@ -2,13 +2,13 @@
 import type { Card, Step } from '@sure-spool/core'
 import { computed } from 'vue'
 import { wirePaint } from '../look/wires'
-import { terminalOf } from '../words/points'
+import { placeLabel, terminalOf } from '../words/points'
 
 /** What to do now, biggest on the screen. The wires named are underlined in their colours. */
 const props = defineProps<{ step: Step; card: Card; again: string }>()
 const pair = computed(() =>
   props.step.kind === 'reading'
-    ? props.step.point.pair.map((id) => ({ id, terminal: terminalOf(props.card, id) }))
+    ? (props.step.point.pair ?? []).map((id) => ({ id, terminal: terminalOf(props.card, id) }))
     : [],
 )
 const check = computed(() =>
@@ -19,25 +19,35 @@ const check = computed(() =>
 const verb = computed(() => {
   if (props.again !== '') return props.again
   if (check.value?.conditions?.state?.includes('flexed')) return 'Bend the lead, touch'
+  if (props.step.kind === 'reading' && props.step.point.drive !== undefined)
+    return props.step.point.drive ? 'Drive the coil, touch' : 'Coil at rest, touch'
   return check.value?.kind === 'ac-output' ? 'At speed, touch' : 'Touch'
 })
 /** the words in the title, so that two long wire names stay on one line */
 const length = computed(
   () => verb.value.length + pair.value.reduce((sum, one) => sum + (one.terminal?.label ?? one.id).length, 0),
 )
+/** a step without a pair, or with more to it, is named by its check */
+const place = computed(() => {
+  if (props.step.kind !== 'reading') return ''
+  const { pair: own, index, x } = props.step.point
+  return own && index === undefined && x === undefined ? '' : placeLabel(props.card, props.step.check, props.step.point)
+})
 const plain: Partial<Record<Step['kind'], string>> = {
   look: 'Look at the part',
   isolate: 'Make it safe',
   temperature: 'How warm is it?',
   leads: 'Touch the tips together',
   'frame-proof': 'Touch both tips to bare frame',
+  supply: 'Switch it on',
   finding: 'What was found',
 }
 </script>
 
 <template>
   <h1 class="title" :class="{ long: length > 26 }" aria-live="polite">
-    <template v-if="step.kind === 'reading'">
+    <template v-if="place !== ''">{{ place.charAt(0).toUpperCase() + place.slice(1) }}</template>
+    <template v-else-if="step.kind === 'reading'">
       {{ verb }}
       <template v-for="({ id, terminal }, i) in pair" :key="id">
         <template v-if="i === 1"> and </template>

@@ -7,7 +7,7 @@ import { afterPaint } from '../store/afterPaint'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { decisionWords, isolationWords, lookWords } from '../words/kinds'
-import { pairLabel } from '../words/points'
+import { takenAt } from '../words/points'
 import { clock } from '../words/times'
 
 /** The tape: everything in order, superseded readings struck with how. */
@@ -64,7 +64,7 @@ function slipOf(entry: Entry): Slip {
       const { digits, unit } = takenParts(evaluation, figures)
       return {
         ...base,
-        head: pairLabel(run.card, evaluation.pair) || evaluation.check.check.label,
+        head: takenAt(run.card, evaluation),
         figure: digits,
         unit,
         mark: gone ? undefined : held ? 'none' : evaluation.verdict,
@@ -90,6 +90,14 @@ function slipOf(entry: Entry): Slip {
       }
     case 'proof':
       return { ...base, head: 'same metal', figure: entry.text ?? '', unit: entry.text ? 'Ω' : '', mark: 'done' }
+    case 'supply':
+      return {
+        ...base,
+        head: entry.while === 'on' ? 'volts, loaded' : 'volts, unloaded',
+        figure: entry.text,
+        unit: 'V',
+        mark: 'done',
+      }
     case 'isolation':
       return {
         ...base,

@@ -38,7 +38,7 @@ export function useLastStep(unit: () => QueueUnit | undefined) {
     }
     return planSteps(prepareCard(run)).find(({ id }) => id === one.standing?.step)
   })
-  const ring = computed<string[]>(() => (step.value?.kind === 'reading' ? step.value.point.pair : []))
+  const ring = computed<string[]>(() => (step.value?.kind === 'reading' ? (step.value.point.pair ?? []) : []))
   const plug = computed(() =>
     card.value?.plugs.find(({ cavities }) =>
       cavities.some(({ terminal }) => terminal !== null && ring.value.includes(terminal)),

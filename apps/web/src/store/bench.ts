@@ -18,7 +18,9 @@ import {
   type Evaluation,
   type Instrument,
   type Quantity,
+  type Reading,
   type ReadingProblem,
+  type ReadingSetting,
   type Run,
   type RunState,
   type StepState,
@@ -31,6 +33,7 @@ import { newId } from './ids'
 import { keepCopy, kept, plain, readCopy } from './kept'
 import { useOutbox } from './outbox'
 import { useShop } from './shop'
+import { splitPlace } from '../bench/place'
 import { playVerdict } from '../bench/sound'
 
 /** What the next reading is for, where it is not simply the step's first. */
@@ -93,6 +96,8 @@ export const useBench = defineStore('bench', () => {
     return setUpRemarks(state.value, {
       check: step.check,
       instrument: meter.value?.id,
+      ...(step.point.pair ? { pair: step.point.pair } : {}),
+      ...(step.point.drive === undefined ? {} : { conditions: { drive: step.point.drive } }),
       at: new Date().toISOString(),
       by: shop.person?.id ?? '',
     })
@@ -231,10 +236,10 @@ export const useBench = defineStore('bench', () => {
   function keepTyped(text: string): ReadingProblem | null {
     const step = current.value?.step
     if (!step) return null
-    if (step.kind === 'reading') return keepReading(text, step.point.pair)
+    if (step.kind === 'reading') return keepReading(text)
     const made = typedReading(
       text,
-      step.kind === 'temperature' ? 'temperature' : 'resistance',
+      step.kind === 'temperature' ? 'temperature' : step.kind === 'supply' ? 'voltage' : 'resistance',
       shop.settings.decimalComma,
     )
     if ('problem' in made) return made.problem
@@ -242,6 +247,8 @@ export const useBench = defineStore('bench', () => {
     if (kind !== 'value' || value === undefined) return 'number'
     if (step.kind === 'temperature') add(temperatureBody(value))
     if (step.kind === 'leads') add(leadBody(text, value))
+    if (step.kind === 'supply')
+      add({ kind: 'supply', text, volts: value, u: uncertaintyOf('voltage', value), while: supplyWhile.value })
     if (step.kind === 'frame-proof')
       add({
         kind: 'proof',
@@ -253,15 +260,37 @@ export const useBench = defineStore('bench', () => {
     return null
   }
 
-  function keepReading(text: string, pair: [string, string]): ReadingProblem | null {
-    if (!check.value) return null
-    const { conditions, id } = check.value.check
-    const earlier = doing.value ?? heldOrSecond()
-    const made = typedReading(text, quantity.value, shop.settings.decimalComma, {
+  /** The typed line as a reading of the step that is open: where, with what, under which conditions. */
+  function readingOf(text: string, more: ReadingSetting = {}): { reading: Reading } | { problem: ReadingProblem } {
+    const step = current.value?.step
+    if (!check.value || step?.kind !== 'reading') return { problem: 'number' }
+    const { pair, index, x, drive } = step.point
+    const { conditions } = check.value.check
+    const placed = splitPlace(check.value.check, text, shop.settings.decimalComma, x ?? lengthOf(index))
+    if ('problem' in placed) return placed
+    const own = drive === undefined ? conditions : { ...conditions, drive }
+    return typedReading(placed.figure, quantity.value, shop.settings.decimalComma, {
       ...(meter.value ? { instrument: meter.value.id } : {}),
       contact: contact.value,
-      pair,
-      ...(conditions ? { conditions } : {}),
+      ...(pair ? { pair } : {}),
+      ...(index === undefined ? {} : { index }),
+      ...placed.setting,
+      ...(own ? { conditions: own } : {}),
+      ...more,
+    })
+  }
+
+  /** A lead that was measured once keeps its length. */
+  const lengthOf = (index: number | undefined): number | undefined =>
+    index === undefined
+      ? undefined
+      : state.value?.tape.readings.findLast(({ reading }) => reading.index === index)?.reading.x
+
+  function keepReading(text: string): ReadingProblem | null {
+    if (!check.value) return null
+    const { id } = check.value.check
+    const earlier = doing.value ?? heldOrSecond()
+    const made = readingOf(text, {
       ...(earlier
         ? {
             supersedes: earlier.supersedes,
@@ -294,16 +323,21 @@ export const useBench = defineStore('bench', () => {
       ? { kind: 'temperature', part: 'room', roomC: celsius }
       : { kind: 'temperature', part: 'measured', partC: celsius }
 
+  const supplyWhile = ref<'on' | 'off'>('on')
   const zeroHow = ref<'hardware' | 'subtract'>('hardware')
-  function leadBody(text: string, ohms: number): EntryBody {
-    const shown = zeroHow.value === 'hardware' ? 0 : ohms
-    const range = rangeOf(meter.value, 'resistance', shown)
-    const { u } = readingUncertainty({
-      value: shown,
+  /** the meter's standard uncertainty of one figure */
+  function uncertaintyOf(of: Quantity, value: number): number {
+    const range = rangeOf(meter.value, of, value)
+    return readingUncertainty({
+      value,
       resolution: range?.resolution ?? 0.1,
       ...(range?.percentOfReading === undefined ? {} : { percentOfReading: range.percentOfReading }),
       ...(range?.counts === undefined ? {} : { counts: range.counts }),
-    })
+    }).u
+  }
+  function leadBody(text: string, ohms: number): EntryBody {
+    const shown = zeroHow.value === 'hardware' ? 0 : ohms
+    const u = uncertaintyOf('resistance', shown)
     return { kind: 'lead-check', instrument: meter.value?.id ?? '', text, ohms: shown, u, how: zeroHow.value }
   }
 
@@ -374,6 +408,8 @@ export const useBench = defineStore('bench', () => {
     lastEntry,
     temperatureFrom,
     zeroHow,
+    supplyWhile,
+    readingOf,
     evaluationOf,
     open,
     startFor,

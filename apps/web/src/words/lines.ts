@@ -1,5 +1,5 @@
 import { prepareCard, sideOf, type Evaluation, type RunState } from '@sure-spool/core'
-import { checkLabel, pairLabel, terminalLabel } from './points'
+import { checkLabel, takenAt, terminalLabel } from './points'
 
 /** One judged line of a run, as the finding and the sheet list them. */
 export interface FoundLine {
@@ -46,7 +46,7 @@ export function foundLines(state: RunState, all: boolean): FoundLine[] {
       return {
         key: entry.id,
         group: check.check.kind === 'ac-output' ? 'At speed' : toFrame ? 'Ground' : 'Windings',
-        points: pairLabel(card, pair) || check.check.label,
+        points: takenAt(card, evaluation),
         label,
         evaluation,
         held: held.has(entry.id),

@@ -1,4 +1,4 @@
-import type { Card, Terminal } from '@sure-spool/core'
+import type { Card, Evaluation, StepPoint, Terminal } from '@sure-spool/core'
 
 /** A terminal by the name a person sees on the part. */
 export function terminalLabel(card: Card, id: string): string {
@@ -24,4 +24,22 @@ export function checkLabel(card: Card, id: string): string {
 export function checkPoints(card: Card, id: string): string {
   const check = card.checks.find((one) => one.id === id)
   return check && 'pair' in check.at ? pairLabel(card, check.at.pair) : (check?.label ?? id)
+}
+
+/** Where a step is: a pair by its wires, an item by its number, a place on a curve, else the check itself. */
+export function placeLabel(card: Card, check: string, { pair, index, x }: StepPoint): string {
+  if (index !== undefined) return `${checkLabel(card, check)}, ${index}`
+  if (x !== undefined) return `${checkLabel(card, check)} at ${x}`
+  return pair ? pairLabel(card, pair) : checkLabel(card, check)
+}
+
+/** Where a reading was taken, in the same words. */
+export function takenAt(card: Card, { pair, check, entry }: Evaluation): string {
+  const { index, x } = entry.reading
+  return placeLabel(card, check.check.id, {
+    ...(pair ? { pair } : {}),
+    ...(index === undefined ? {} : { index }),
+    ...(x === undefined || index !== undefined ? {} : { x }),
+    covers: [],
+  })
 }

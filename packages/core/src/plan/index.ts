@@ -1,1 +1,1 @@
-export { planSteps, type Step, type StepGroup } from './steps'
+export { planSteps, type Step, type StepGroup, type StepPoint } from './steps'

@@ -1,7 +1,19 @@
-import type { CautionId } from '../document'
-import type { NeededPoint, PreparedCard, PreparedCheck } from '../judgement'
+import type { CautionId, Check, Conditions } from '../document'
+import type { Drive } from '../function'
+import type { PreparedCard, PreparedCheck } from '../judgement'
 
 export type StepGroup = 'meet' | 'safe' | 'leads' | 'windings' | 'ground' | 'act' | 'finding'
+
+/** Where one reading is taken: between two terminals, at one of several items, at a place on a curve, driven one way. */
+export interface StepPoint {
+  pair?: [string, string]
+  /** terminals that this pair stands for */
+  covers: string[]
+  index?: number
+  x?: number
+  /** a contact's coil: null at rest, else how it is driven; absent on all else */
+  drive?: Drive | null
+}
 
 /** One thing to do, in working order. `id` is stable for a card, so that a run is left and entered at the same step. */
 export type Step = { id: string; group: StepGroup; cautions: CautionId[] } & (
@@ -10,17 +22,20 @@ export type Step = { id: string; group: StepGroup; cautions: CautionId[] } & (
   | { kind: 'temperature' }
   | { kind: 'leads' }
   | { kind: 'frame-proof' }
-  | { kind: 'reading'; check: string; point: NeededPoint; required: boolean }
+  | { kind: 'supply' }
+  | { kind: 'reading'; check: string; point: StepPoint; required: boolean }
   | { kind: 'answer'; check: string; required: boolean }
   | { kind: 'finding' }
 )
 
 const running: CautionId[] = ['running-engine', 'hot-exhaust']
-const byPair = new Set(['resistance', 'continuity', 'ac-output', 'dc-output'])
+const powered = new Set(['current', 'lamp'])
+const acting = new Set(['ac-output', 'dc-output', 'current', 'contacts', 'field', 'response'])
+const answered = new Set(['act', 'lamp'])
 
 /**
  * The ordered steps of a run: meet the part, make safe, leads, windings, ground, does it act, finding. Pairs come in an order
- * that keeps one clip where it is for as long as possible; a whole comes after its parts.
+ * that keeps one clip where it is for as long as possible; a whole comes after its parts; what needs power comes last.
  */
 export function planSteps(prepared: PreparedCard): Step[] {
   const steps = known.get(prepared) ?? orderSteps(prepared)
@@ -34,23 +49,26 @@ function orderSteps(prepared: PreparedCard): Step[] {
   const { card } = prepared
   const checks = [...prepared.checks.values()]
   const looks = checks.filter(({ check }) => check.kind === 'look')
-  const paired = checks.filter((one) => byPair.has(one.check.kind) && one.points.length > 0)
-  const acting = paired.filter(({ check }) => check.kind === 'ac-output' || check.kind === 'dc-output')
-  const ground = paired.filter((one) => toGround(one) && !acting.includes(one))
-  const windings = paired.filter((one) => !acting.includes(one) && !ground.includes(one))
-  const answers = checks.filter(({ check }) => check.kind === 'act' || check.kind === 'lamp')
+  const read = checks.filter(({ check }) => check.kind !== 'look' && !answered.has(check.kind))
+  const acts = read.filter(({ check }) => acting.has(check.kind) && !atRest(check))
+  const ground = read.filter((one) => toGround(one) && !acts.includes(one))
+  const windings = read.filter((one) => !acts.includes(one) && !ground.includes(one))
+  const seen = checks.filter(({ check }) => answered.has(check.kind))
   const cold = card.care.cautions.filter((caution) => !running.includes(caution))
   const atSpeed = card.care.cautions.filter((caution) => running.includes(caution))
+  const needsPower = checks.some(({ check }) => powered.has(check.kind) || check.conditions?.drive)
+  const placed = (some: PreparedCheck[]) => clipOrder(some.flatMap((check) => placesOf(prepared, check)))
   return [
     ...(looks.length === 0 ? [lookStep('the part')] : looks.map((one) => lookStep(placeOf(one), one.check.id))),
     { id: 'isolate', kind: 'isolate', group: 'safe', cautions: cold },
     { id: 'temperature', kind: 'temperature', group: 'safe', cautions: [] },
     { id: 'leads', kind: 'leads', group: 'leads', cautions: [] },
-    ...clipOrder(windings).map(({ check, point }) => readingStep(check, point, 'windings')),
+    ...placed(windings).map((one) => readingStep(one, 'windings')),
     ...(ground.length > 0 ? [{ id: 'frame-proof', kind: 'frame-proof', group: 'ground', cautions: [] } as Step] : []),
-    ...clipOrder(ground).map(({ check, point }) => readingStep(check, point, 'ground')),
-    ...clipOrder(acting).map(({ check, point }) => readingStep(check, point, 'act', atSpeed)),
-    ...answers.map(({ check }): Step => ({
+    ...placed(ground).map((one) => readingStep(one, 'ground')),
+    ...(needsPower ? [{ id: 'supply', kind: 'supply', group: 'act', cautions: [] } as Step] : []),
+    ...placed(acts).map((one) => readingStep(one, 'act', one.check.check.conditions?.rpm === undefined ? [] : atSpeed)),
+    ...seen.map(({ check }): Step => ({
       id: check.id,
       kind: 'answer',
       check: check.id,
@@ -62,10 +80,13 @@ function orderSteps(prepared: PreparedCard): Step[] {
   ]
 }
 
+/** A relay's contacts with its coil at rest are ohms like any other. */
+const atRest = ({ kind, conditions }: Check): boolean => kind === 'contacts' && !conditions?.drive
+
 /** A test to frame that expects no path; a lead that belongs to frame is read with the windings. */
 const toGround = ({ check, points }: PreparedCheck): boolean =>
   points.some(({ pair }) => pair.includes('frame')) &&
-  check.limits.some(({ limit }) => limit !== 'derived' && limit.kind === 'open')
+  check.limits.some(({ limit }) => limit !== 'derived' && (limit.kind === 'open' || limit.kind === 'insulation'))
 
 const lookStep = (place: string, check?: string): Step => ({
   id: check ?? 'look',
@@ -78,36 +99,66 @@ const lookStep = (place: string, check?: string): Step => ({
 
 const placeOf = ({ check }: PreparedCheck): string => ('place' in check.at ? check.at.place : check.label)
 
-function readingStep(check: PreparedCheck, point: NeededPoint, group: StepGroup, cautions: CautionId[] = []): Step {
-  const several = check.points.length > 1
-  return {
-    id: several ? `${check.check.id}:${point.pair.join('-')}` : check.check.id,
-    kind: 'reading',
-    check: check.check.id,
-    point,
-    required: check.check.required,
-    group,
-    cautions,
-  }
-}
-
 interface Placed {
   check: PreparedCheck
-  point: NeededPoint
+  point: StepPoint
+  /** what tells this step from the others of its check */
+  mark: string
+}
+
+/** Every place where a check wants a reading. */
+function placesOf(prepared: PreparedCard, check: PreparedCheck): Placed[] {
+  const { check: own } = check
+  if (own.kind === 'contacts') return contactPlaces(prepared, check)
+  const count = own.items ?? ('ring' in own.at ? own.at.ring : 0)
+  const pair = 'pair' in own.at ? own.at.pair : undefined
+  const at = { ...(pair ? { pair } : {}), covers: pair ?? [] }
+  if (count > 0)
+    return Array.from({ length: count }, (_, i) => ({ check, point: { ...at, index: i + 1 }, mark: String(i + 1) }))
+  const places = curvePlaces(own)
+  if (places.length > 0) return places.map((x) => ({ check, point: { ...at, x }, mark: String(x) }))
+  if (check.points.length === 0) return [{ check, point: at, mark: '' }]
+  const several = check.points.length > 1
+  return check.points.map((point) => ({ check, point, mark: several ? point.pair.join('-') : '' }))
+}
+
+const curvePlaces = ({ limits }: Check): number[] =>
+  limits
+    .flatMap(({ limit }) => (limit !== 'derived' && limit.kind === 'curve' ? [limit.points] : []))[0]
+    ?.map(({ x }) => x) ?? []
+
+/** Pairs off the coil, at rest or driven as the check says. */
+function contactPlaces({ card }: PreparedCard, check: PreparedCheck): Placed[] {
+  const coil = card.windings.find(({ from, to }) =>
+    check.points.some(({ pair }) => pair.includes(from) && pair.includes(to)),
+  )
+  const off = check.points.filter(
+    ({ pair }) => !coil || !pair.some((terminal) => [coil.from, coil.to].includes(terminal)),
+  )
+  const pairs = off.length > 0 ? off : check.points
+  const drive: Conditions['drive'] = check.check.conditions?.drive ?? null
+  return pairs.map(({ pair, covers }) => ({ check, point: { pair, covers, drive }, mark: pair.join('-') }))
+}
+
+function readingStep({ check, point, mark }: Placed, group: StepGroup, cautions: CautionId[] = []): Step {
+  const { id, required } = check.check
+  return { id: mark === '' ? id : `${id}:${mark}`, kind: 'reading', check: id, point, required, group, cautions }
 }
 
 /** Card order, but of what is left always a pair that shares a clip with the last one, narrower checks before wider ones. */
-function clipOrder(checks: PreparedCheck[]): Placed[] {
-  const left: Placed[] = checks.flatMap((check) => check.points.map((point) => ({ check, point })))
+function clipOrder(places: Placed[]): Placed[] {
+  const left = [...places]
   const ordered: Placed[] = []
   const breadth = ({ check }: Placed) => (check.toFrame ? 0 : Math.max(1, check.touches.size))
+  const driven = ({ point }: Placed) => Number(point.drive !== undefined && point.drive !== null)
   while (left.length > 0) {
     const last = ordered.at(-1)
-    const least = Math.min(...left.map(breadth))
-    const sharing = left.filter((one) => last?.point.pair.some((terminal) => one.point.pair.includes(terminal)))
+    const rest = left.filter((one) => driven(one) === Math.min(...left.map(driven)))
+    const least = Math.min(...rest.map(breadth))
+    const sharing = rest.filter((one) => last?.point.pair?.some((terminal) => one.point.pair?.includes(terminal)))
     const next =
       sharing.find((one) => breadth(one) === Math.min(...sharing.map(breadth))) ??
-      left.find((one) => breadth(one) === least)
+      rest.find((one) => breadth(one) === least)
     if (!next) break
     ordered.push(next)
     left.splice(left.indexOf(next), 1)

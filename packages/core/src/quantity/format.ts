@@ -62,6 +62,9 @@ export function formatFigure(value: number, quantity: Quantity, options: FormatO
   return unit === '' ? digits : `${digits}${thinSpace}${unit}`
 }
 
+/** The unit sign of a quantity without a prefix: `Ω`, `V`, `dB`; empty for a bare figure. */
+export const unitSign = (quantity: Quantity): string => signs[quantity]
+
 /** Bounds read as bounds: no decimals that nobody typed (`20 MΩ`, not `20.00 MΩ`). */
 export function formatBound(value: number, quantity: Quantity, options: FormatOptions = {}): string {
   const { digits, unit } = formatParts(value, quantity, options)

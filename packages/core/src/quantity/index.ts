@@ -1,5 +1,13 @@
 export { parseReading, type ParsedReading, type ReadingProblem, type ReadingText } from './parseReading'
 export { unitSlip } from './unitSlip'
-export { formatBound, formatFigure, formatParts, prefixFor, type FormatOptions, type FormattedFigure } from './format'
+export {
+  formatBound,
+  formatFigure,
+  formatParts,
+  prefixFor,
+  unitSign,
+  type FormatOptions,
+  type FormattedFigure,
+} from './format'
 export { textMismatch, typedReading, type ReadingSetting } from './typedReading'
 export { parseLimit, type LimitProblem, type LimitText } from './parseLimit'

@@ -12,6 +12,7 @@ export type ReadingSetting = Pick<
   | 'pair'
   | 'index'
   | 'x'
+  | 'xText'
   | 'supersedes'
   | 'mistyped'
   | 'reason'

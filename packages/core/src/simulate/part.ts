@@ -53,7 +53,7 @@ export function partOf(card: Card, faults: Fault[] = [], spread: Record<string, 
       material,
     })),
     wires: card.terminals.flatMap(({ id, part }) =>
-      part === 'ground-lead' ? [{ a: id, b: 'frame', ohms: groundLeadOhms }] : [],
+      part === 'ground-lead' || part === 'shield' ? [{ a: id, b: 'frame', ohms: groundLeadOhms }] : [],
     ),
     faults,
     insulation: { ohms: 2e9, settleSeconds: 6 },

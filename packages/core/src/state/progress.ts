@@ -1,8 +1,15 @@
 import type { EntryOf } from '../document'
 import type { Firing } from '../sense'
-import { answersFor, type CheckState, type PointState, type Bench } from '../judgement'
+import {
+  answersFor,
+  type Bench,
+  type CheckState,
+  type Evaluation,
+  type PointState,
+  type PreparedCheck,
+} from '../judgement'
 import type { Finding } from './finding'
-import type { Step } from '../plan'
+import type { Step, StepPoint } from '../plan'
 
 export type StepStatus = 'to-do' | 'done' | 'flagged' | 'skipped' | 'held' | 'again'
 
@@ -39,7 +46,8 @@ function stateOf(bench: Bench, step: Step, checks: CheckState[], finding: Findin
 }
 
 function entriesOf<
-  K extends EntryOf<'skip'>['kind'] | 'look' | 'isolation' | 'temperature' | 'lead-check' | 'proof' | 'decision',
+  K extends
+    EntryOf<'skip'>['kind'] | 'supply' | 'look' | 'isolation' | 'temperature' | 'lead-check' | 'proof' | 'decision',
 >({ tape }: Bench, kind: K): EntryOf<K>[] {
   return tape.entries.filter((entry): entry is EntryOf<K> => entry.kind === kind && !tape.takenBack.has(entry.id))
 }
@@ -62,6 +70,8 @@ function seen(bench: Bench, step: Step, checks: CheckState[], finding: Finding):
         step,
         entriesOf(bench, 'proof').findLast((entry) => entry.of === 'same-metal'),
       )
+    case 'supply':
+      return done(step, entriesOf(bench, 'supply').at(-1))
     case 'finding':
       return done(
         step,
@@ -82,7 +92,7 @@ function readStep(
 ): StepState {
   const state = checks.find((one) => one.check.check.id === step.check)
   const point = state?.points.findLast(
-    (one) => one.evaluation && (step.kind === 'answer' || answersFor(step.point, state.check, one.evaluation)),
+    (one) => one.evaluation && (step.kind === 'answer' || isAt(step.point, state.check, one.evaluation)),
   )
   const entry = point?.evaluation?.entry.id
   if (!point || entry === undefined) return { step, status: 'to-do' }
@@ -91,4 +101,17 @@ function readStep(
     (one) => one.entry === entry && (one.why === 'take-again' || one.why === 'clip-on') && one.relation === undefined,
   )
   return { step, status: again ? 'again' : 'done', point, entry }
+}
+
+/** Whether a reading was taken at a step's place. */
+function isAt(point: StepPoint, check: PreparedCheck, evaluation: Evaluation): boolean {
+  const { index, x, conditions } = evaluation.entry.reading
+  if (point.index !== undefined && index !== point.index) return false
+  if (point.x !== undefined && x !== point.x) return false
+  if (point.drive !== undefined) {
+    const drive = (conditions?.drive === undefined ? check.check.conditions?.drive : conditions.drive) ?? null
+    if (drive?.plus !== point.drive?.plus) return false
+  }
+  const { pair } = point
+  return pair === undefined || answersFor({ pair, covers: point.covers }, check, evaluation)
 }

@@ -1,4 +1,4 @@
-import type { Card, Run } from '../document'
+import type { Card, Reading, Run } from '../document'
 import { planSteps } from '../plan'
 import { closingRules, fired, setUpStops, sumRemarks, watch, type Firing, type Remark, type RemarkId } from '../sense'
 import { coreVersion } from '../version'
@@ -221,7 +221,10 @@ function untestedChecks(checks: CheckState[]): string[] {
 /** Stops that are due before anything is touched at a step, not yet answered (SENSE, set-up rows). */
 export function setUpRemarks(
   state: RunState,
-  question: { check: string; instrument?: string; leads?: string; at: string; by: string },
+  question: { check: string; at: string; by: string } & Pick<
+    Reading,
+    'instrument' | 'leads' | 'pair' | 'index' | 'conditions'
+  >,
 ): Remark[] {
   const { run, tape } = state
   const entry = {
@@ -239,6 +242,9 @@ export function setUpRemarks(
       kind: 'value' as const,
       ...(question.instrument === undefined ? {} : { instrument: question.instrument }),
       ...(question.leads === undefined ? {} : { leads: question.leads }),
+      ...(question.pair === undefined ? {} : { pair: question.pair }),
+      ...(question.index === undefined ? {} : { index: question.index }),
+      ...(question.conditions === undefined ? {} : { conditions: question.conditions }),
     },
   }
   const bench: Bench = {

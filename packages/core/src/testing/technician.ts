@@ -65,6 +65,7 @@ function take(script: Script, bench: Bench, step: Step): void {
     if (check) script.put({ kind: 'skip', check: check.id, reason: 'cannot be done on this bench' })
     return
   }
+  if (!step.point.pair) return
   touch(script, bench, step, false)
   for (let retakes = 0; retakes < mostRetakes; retakes++) {
     const state = script.state()
@@ -87,10 +88,12 @@ function touch(
   const bent =
     script.run.card.checks.find((one) => one.id === step.check)?.conditions?.state?.includes('flexed') === true
   const contact = !again && chance.uniform() < poor ? poorContact : goodContact
-  const samples = hold(part, { at: step.point.pair, meter, contact, seconds: 4, celsius, flexed: bent }, chance)
+  const { pair } = step.point
+  if (!pair) return
+  const samples = hold(part, { at: pair, meter, contact, seconds: 4, celsius, flexed: bent }, chance)
   const { text, drops } = display(meter, 'resistance', samples)
   script.read(step.check, text, {
-    pair: step.point.pair,
+    pair,
     instrument: meter.instrument.id,
     contact: again ? 'clips' : 'tips',
     ...(bent ? { conditions: { state: ['flexed'] } } : {}),

@@ -1,0 +1,31 @@
+import { expect, test } from '@jest/globals'
+import { leadsCard, senderCard, twinCard } from '@sure-spool/core/testing'
+import { splitPlace } from './place'
+
+const [lead] = leadsCard().checks
+const [travel] = senderCard().checks
+const [, winding] = twinCard().checks
+
+test('a length behind the figure is the lead’s, in whatever unit it is typed', () => {
+  if (!lead) throw new Error('the leads have a check')
+  expect(splitPlace(lead, '2.31k @ 41 cm', false, undefined)).toEqual({
+    figure: '2.31k',
+    setting: { x: 0.41, xText: '41 cm' },
+  })
+  expect(splitPlace(lead, '2,31k @ 0,41', true, undefined)).toEqual({
+    figure: '2,31k',
+    setting: { x: 0.41, xText: '0,41' },
+  })
+})
+
+test('without one the place that is known stands, and a place that is no figure is told', () => {
+  if (!lead || !travel) throw new Error('both have a check')
+  expect(splitPlace(lead, '2.31k', false, 0.41)).toEqual({ figure: '2.31k', setting: { x: 0.41 } })
+  expect(splitPlace(travel, '92', false, 50)).toEqual({ figure: '92', setting: { x: 50 } })
+  expect(splitPlace(lead, '2.31k @ long', false, 0.41)).toHaveProperty('problem')
+})
+
+test('a winding has no place: its @ is left to the figure', () => {
+  if (!winding) throw new Error('the twin has a winding')
+  expect(splitPlace(winding, 'OL@20M', false, undefined)).toEqual({ figure: 'OL@20M', setting: {} })
+})
