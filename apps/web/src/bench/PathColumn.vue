@@ -27,7 +27,7 @@ function label({ step }: StepState): string {
       const check = card.checks.find((one) => one.id === step.check)
       const place = placeLabel(card, step.check, step.point)
       if (step.point.drive) return `${place}, driven`
-      return check?.conditions?.state?.includes('flexed') ? `${place}, bent` : place
+      return check?.conditions?.state?.includes('flexed') && step.point.pair ? `${place}, bent` : place
     }
     case 'answer':
       return card.checks.find((one) => one.id === step.check)?.label ?? step.check

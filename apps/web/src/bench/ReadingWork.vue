@@ -14,6 +14,7 @@ import { verdictWords } from '../words/kinds'
 import { takenAt } from '../words/points'
 import { reasonLine } from '../words/reasons'
 import { isBare, keptText, type Line } from './line'
+import SetPicture from './SetPicture.vue'
 import { placeQuantity } from './place'
 
 /** A pair to touch: the plug as it is held, the figure, its ruler and its reason; live while a number is typed. */
@@ -25,12 +26,14 @@ const step = computed(() => (bench.current?.step.kind === 'reading' ? bench.curr
 const pair = computed(() => step.value?.point.pair)
 
 const plugs = computed(() => {
-  const all = bench.run?.card.plugs ?? []
+  const all = (bench.run?.card.plugs ?? []).filter((plug) => plug.cavities.length > 0)
   const touched = all.filter((plug) =>
     plug.cavities.some((cavity) => cavity.terminal !== null && pair.value?.includes(cavity.terminal)),
   )
   return touched.length > 0 ? touched : all.slice(0, 1)
 })
+/** one of several that are looked at together: bars, leads, places on a curve */
+const inSet = computed(() => step.value?.point.index !== undefined || step.value?.point.x !== undefined)
 const { hold, flip, turn } = useHold(() => `${bench.run?.card.id ?? ''}.${plugs.value[0]?.id ?? ''}`)
 const seen = computed(() =>
   plugs.value.map((plug) => heldWords(holdPlug(plug, hold.value.flipped, hold.value.turns))).join('; '),
@@ -154,7 +157,10 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
     </div>
     <slot name="cautions" :cautions="cautions" />
     <div class="middle">
-      <div class="plug">
+      <div v-if="inSet && bench.check" class="plug">
+        <SetPicture :check="bench.check" :here="step?.point.index ?? step?.point.x" />
+      </div>
+      <div v-else-if="plugs.length > 0" class="plug">
         <PlugFace
           v-for="plug in plugs"
           :key="plug.id"
@@ -168,7 +174,7 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
           <span>{{ seen }}</span><KeyButton quiet cap="f" label="flip" :asleep="asleep" @press="flip" />
         </p>
       </div>
-      <div class="figure-side">
+      <div class="figure-side" :class="{ alone: !inSet && plugs.length === 0 }">
         <p v-if="isOther && shown" class="caption">{{ takenAt(bench.run!.card, shown) }}, just read</p>
         <p v-else-if="line" class="caption">typing, Enter keeps</p>
         <p v-else-if="retaking" class="caption">
@@ -284,6 +290,9 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
   display: grid;
   gap: 6px;
   align-content: start;
+}
+.figure-side.alone {
+  grid-column: 1 / -1;
 }
 .caption {
   color: var(--muted);

@@ -49,7 +49,7 @@ const cells = computed(() =>
       empty: one.terminal === null,
       ringed: one.terminal !== null && props.ring.includes(one.terminal),
       labelY: middleRows.value
-        ? y + cell.height - 6
+        ? y + (terminal?.wire ? cell.height - 6 : cell.height / 2 + 6)
         : below
           ? box.value.y + box.value.height + 20 + keyOut('bottom')
           : box.value.y - 9 - keyOut('top'),
@@ -168,7 +168,7 @@ const words = computed(
         <template v-else-if="one.gender === 'male'">
           <path class="pin" :d="`M${one.x + 36} ${one.y + 53}v-14l7 -6l7 6v14z`" />
         </template>
-        <circle v-else class="contact" :cx="one.x + 43" :cy="one.y + 44" r="10" />
+        <circle v-else-if="!middleRows" class="contact" :cx="one.x + 43" :cy="one.y + 44" r="10" />
         <text :x="one.x + cell.width / 2" :y="one.labelY" text-anchor="middle">{{ one.label }}</text>
       </g>
       <g v-if="framed" class="ground">

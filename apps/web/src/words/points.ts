@@ -28,7 +28,7 @@ export function checkPoints(card: Card, id: string): string {
 
 /** Where a step is: a pair by its wires, an item by its number, a place on a curve, else the check itself. */
 export function placeLabel(card: Card, check: string, { pair, index, x }: StepPoint): string {
-  if (index !== undefined) return `${checkLabel(card, check)}, ${index}`
+  if (index !== undefined) return `${checkLabel(card, check)} ${index}`
   if (x !== undefined) return `${checkLabel(card, check)} at ${x}`
   return pair ? pairLabel(card, pair) : checkLabel(card, check)
 }
