@@ -66,7 +66,11 @@ export class BenchPage {
   }
 
   /** Looks, makes safe, enters the temperature measured on the part, and zeroes the leads in the meter. */
-  async prepare({ celsius = 20, zero = true }: { celsius?: number; zero?: boolean } = {}): Promise<void> {
+  async prepare({
+    celsius = 20,
+    zero = true,
+    first = 'ouch',
+  }: { celsius?: number; zero?: boolean; first?: string } = {}): Promise<void> {
     await this.press('Enter')
     await expect(this.title).toHaveText('Make it safe')
     await this.press('a')
@@ -79,7 +83,7 @@ export class BenchPage {
       await this.press('s')
       await this.press('1')
     }
-    await this.touches()
+    await expect(this.title).toContainText(first)
   }
 
   async touches(...names: string[]): Promise<void> {

@@ -13,6 +13,7 @@ import {
   runState,
   setUpRemarks,
   typedReading,
+  type Conditions,
   type Entry,
   type EntryBody,
   type Evaluation,
@@ -268,7 +269,7 @@ export const useBench = defineStore('bench', () => {
     const { conditions } = check.value.check
     const placed = splitPlace(check.value.check, text, shop.settings.decimalComma, x ?? lengthOf(index))
     if ('problem' in placed) return placed
-    const own = drive === undefined ? conditions : { ...conditions, drive }
+    const own = drive === undefined ? withoutTestVolts(conditions) : { ...conditions, drive }
     return typedReading(placed.figure, quantity.value, shop.settings.decimalComma, {
       ...(meter.value ? { instrument: meter.value.id } : {}),
       contact: contact.value,
@@ -278,6 +279,13 @@ export const useBench = defineStore('bench', () => {
       ...(own ? { conditions: own } : {}),
       ...more,
     })
+  }
+
+  /** The volts of an insulation reading are its own: what the card asks for is not what stood there. */
+  function withoutTestVolts(conditions: Conditions | undefined): Conditions | undefined {
+    if (conditions?.testVolts === undefined) return conditions
+    const { testVolts: _asked, ...stated } = conditions
+    return Object.keys(stated).length > 0 ? stated : undefined
   }
 
   /** A lead that was measured once keeps its length. */

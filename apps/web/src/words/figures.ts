@@ -1,4 +1,4 @@
-import { formatBound, formatFigure, formatParts, type Evaluation, type Quantity } from '@sure-spool/core'
+import { formatBound, formatFigure, formatParts, parsedText, type Evaluation, type Quantity } from '@sure-spool/core'
 import { useShop } from '../store/shop'
 
 /** Figures as this shop writes them. */
@@ -34,7 +34,7 @@ export function takenParts(
   if (reading.kind === 'spread' && reading.low !== undefined && reading.high !== undefined)
     return { digits: `${figures.bound(reading.low, quantity)}–${figures.bound(reading.high, quantity)}`, unit: '' }
   if (reading.kind === 'value' && evaluation.taken !== undefined)
-    return figures.parts(evaluation.taken, quantity, evaluation.resolution)
+    return figures.parts(evaluation.taken, quantity, parsedText(reading, quantity).resolution ?? evaluation.resolution)
   const sign = reading.kind === 'below' ? '<' : '>'
   if (evaluation.bound === undefined) return { digits: 'over range', unit: '' }
   const [digits = '', unit = ''] = figures.bound(evaluation.bound, quantity).split('\u2009')

@@ -25,9 +25,9 @@ export function contactOhms({ entry, bound, net }: Evaluation): number | 'Infini
 export function judgeContacts(bench: Bench, checks: PreparedCheck[], readings: Evaluation[], all: Evaluation[]): Whole {
   const input = relayInput(bench.prepared.card, checks, readings)
   const { verdict } = relayRoles(input)
-  if (verdict === 'undecided') return { verdict: 'none', reason: 'undecided', stands: true }
+  if (verdict === 'undecided') return { verdict: 'none', reason: 'undecided', wanted: [] }
   if (verdict !== 'operates')
-    return { verdict: 'outside', reason: verdict, stands: stands(bench, input, verdict, readings, all) }
+    return { verdict: 'outside', reason: verdict, wanted: wantedAgain(bench, input, verdict, readings, all) }
   const apart = new Map<Evaluation, Evaluation>()
   for (const one of readings) {
     const ohms = contactOhms(one)
@@ -39,7 +39,7 @@ export function judgeContacts(bench: Bench, checks: PreparedCheck[], readings: E
     )
       apart.set(one, one)
   }
-  return { verdict: 'within', stands: true, apart }
+  return { verdict: 'within', wanted: [], apart }
 }
 
 function relayInput(card: Card, checks: PreparedCheck[], readings: Evaluation[]): RelayInput {
@@ -70,13 +70,13 @@ function observationOf(one: Evaluation): Observation | undefined {
 }
 
 /** A fault that a contact closed instead would undo rests on that open reading, and wants it twice: a probe may have missed. */
-function stands(
+function wantedAgain(
   bench: Bench,
   input: RelayInput,
   verdict: RelayRoles['verdict'],
   readings: Evaluation[],
   all: Evaluation[],
-): boolean {
+): Evaluation[] {
   const restsOn = readings.filter((one) => {
     const observation = observationOf(one)
     if (observation?.ohms !== 'Infinity' || observation.energised === null) return false
@@ -88,8 +88,8 @@ function stands(
     return relayRoles({ ...input, observations: closed }).verdict === 'operates'
   })
   if (verdict === 'does-not-operate' && input.observations.some((one) => isClosed(one) && one.energised !== null))
-    return true
-  return restsOn.length === 0 || restsOn.some((one) => twiceOpen(bench, one, all))
+    return []
+  return restsOn.some((one) => twiceOpen(bench, one, all)) ? [] : restsOn.slice(0, 1)
 }
 
 const isClosed = ({ ohms }: Observation): boolean => typeof ohms === 'number' && below(ohms, closedBelow)

@@ -71,8 +71,8 @@ export interface Evaluation {
   judged?: number
   u?: number
   leadsMatter: boolean
-  /** set on a reading that only counts with others: whether their `outside` needs no second touch */
-  whole?: { stands: boolean }
+  /** set on a reading that only counts with others: whether their `outside` stands, or this one is wanted again */
+  whole?: { stands: boolean; again: boolean }
   /** amperes through insulation at the test volts */
   leakageAmps?: number
 }

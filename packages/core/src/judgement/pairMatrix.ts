@@ -17,8 +17,8 @@ export function judgePairMatrix(bench: Bench, check: PreparedCheck, readings: Ev
   const named = nameWires(bench, readings)
   const wires = [...new Set(named.flatMap(({ pair }) => pair))]
   const pairs = new Set(named.map(({ pair }) => pairKey(pair)))
-  if (pairs.size < (among.length * (among.length - 1)) / 2) return { verdict: 'none', reason: 'not-read', stands: true }
-  if (named.some(({ ohms }) => ohms === undefined)) return { verdict: 'none', reason: 'range-too-low', stands: true }
+  if (pairs.size < (among.length * (among.length - 1)) / 2) return { verdict: 'none', reason: 'not-read', wanted: [] }
+  if (named.some(({ ohms }) => ohms === undefined)) return { verdict: 'none', reason: 'range-too-low', wanted: [] }
   const known = named.map(({ pair: [a, b], ohms }): PairReading => ({ a, b, value: ohms ?? 'Infinity' }))
   const found = groups({ wires, readings: known }).filter((group) => group.length > 1)
   const drawn = bench.prepared.groups
@@ -26,9 +26,9 @@ export function judgePairMatrix(bench: Bench, check: PreparedCheck, readings: Ev
     .filter((group) => group.length > 1)
   if (found.length < drawn.length) {
     const left = wires.filter((wire) => !found.some((group) => group.includes(wire)) && !isShield(bench, wire))
-    return { verdict: 'outside', reason: 'open-circuit', stands: leftReadTwice(bench, left, named, all) }
+    return { verdict: 'outside', reason: 'open-circuit', wanted: leftReadOnce(bench, left, named, all) }
   }
-  if (!sameSizes(found, drawn)) return { verdict: 'outside', reason: 'short-circuit', stands: true }
+  if (!sameSizes(found, drawn)) return { verdict: 'outside', reason: 'short-circuit', wanted: [] }
   return judgeValues(limitOf(bench, check, readings), named, found, drawn)
 }
 
@@ -54,10 +54,11 @@ const isShield = ({ prepared }: Bench, wire: string): boolean =>
   prepared.card.terminals.some((terminal) => terminal.id === wire && terminal.part === 'shield')
 
 /** An open winding rests on open pairs among the wires left over: each is read twice. */
-function leftReadTwice({ tape }: Bench, left: string[], named: Named[], all: Evaluation[]): boolean {
+function leftReadOnce({ tape }: Bench, left: string[], named: Named[], all: Evaluation[]): Evaluation[] {
   return named
     .filter(({ pair }) => pair.every((wire) => left.includes(wire)))
-    .every(({ evaluation }) => samePoint(tape, evaluation, all).some((other) => contactOhms(other) === 'Infinity'))
+    .map(({ evaluation }) => evaluation)
+    .filter((one) => !samePoint(tape, one, all).some((other) => contactOhms(other) === 'Infinity'))
 }
 
 const sizesOf = (all: string[][]): string =>
@@ -71,7 +72,7 @@ const sameSizes = (found: string[][], drawn: string[][]): boolean => sizesOf(fou
 function judgeValues(limit: PreparedLimit | undefined, named: Named[], found: string[][], drawn: string[][]): Whole {
   const known = found.every((group) => group.every((wire) => drawn.some((other) => other.includes(wire))))
   if (known && found.some((group) => !drawn.some((other) => [...other].sort().join() === group.join())))
-    return { verdict: 'outside', reason: 'unlike-the-rest', stands: true }
+    return { verdict: 'outside', reason: 'unlike-the-rest', wanted: [] }
   const apart = new Map<Evaluation, Evaluation>()
   const inGroup = (group: string[]) =>
     named
@@ -90,7 +91,7 @@ function judgeValues(limit: PreparedLimit | undefined, named: Named[], found: st
       if (own) apart.set(evaluation, judgeFigure({ ...bare, limit: own }, own))
     })
   })
-  return { verdict: 'within', stands: true, apart }
+  return { verdict: 'within', wanted: [], apart }
 }
 
 function matchBySize(

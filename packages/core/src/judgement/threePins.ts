@@ -47,17 +47,19 @@ const pinsOf = ({ check }: PreparedCheck): string[] => ('among' in check.at ? ch
 export function judgeThreePins(bench: Bench, check: PreparedCheck, readings: Evaluation[], all: Evaluation[]): Whole {
   const kind = kindOf(check, readings)
   if (kind === undefined)
-    return { verdict: 'none', reason: readings.length < 3 ? 'not-read' : 'range-unknown', stands: true }
+    return { verdict: 'none', reason: readings.length < 3 ? 'not-read' : 'range-unknown', wanted: [] }
   const opens = readings.filter((one) => contactOhms(one) === 'Infinity')
-  const twice = opens.every((one) => samePoint(bench.tape, one, all).some((other) => contactOhms(other) === 'Infinity'))
-  if (kind === 'open') return { verdict: 'outside', reason: 'open-circuit', stands: twice }
+  const wanted = opens.filter(
+    (one) => !samePoint(bench.tape, one, all).some((other) => contactOhms(other) === 'Infinity'),
+  )
+  if (kind === 'open') return { verdict: 'outside', reason: 'open-circuit', wanted }
   const must = demandedKind(bench.prepared.card, check.check.id)
-  if (!must) return { verdict: 'none', reason: 'kind-unset', stands: true }
-  if (kind === 'unclear') return { verdict: 'none', reason: 'undecided', stands: true }
+  if (!must) return { verdict: 'none', reason: 'kind-unset', wanted: [] }
+  if (kind === 'unclear') return { verdict: 'none', reason: 'undecided', wanted: [] }
   if (kind !== must)
     return kindsWithOneOpen(bench.prepared.card, check).has(kind)
-      ? { verdict: 'outside', reason: 'wrong-kind', stands: twice }
-      : { verdict: 'none', reason: 'another-card', stands: true }
+      ? { verdict: 'outside', reason: 'wrong-kind', wanted }
+      : { verdict: 'none', reason: 'another-card', wanted: [] }
   return judgeValues(readings, limitOf(bench, check, readings))
 }
 
@@ -79,7 +81,7 @@ export function kindsWithOneOpen({ windings, terminals }: Card, check: PreparedC
 function judgeValues(readings: Evaluation[], limit: PreparedLimit | undefined): Whole {
   const bands = limitsBySize(limit)
   const finite = readings.filter((one) => one.net !== undefined).sort((x, y) => (x.net ?? 0) - (y.net ?? 0))
-  if (bands.length !== finite.length) return { verdict: 'within', stands: true }
+  if (bands.length !== finite.length) return { verdict: 'within', wanted: [] }
   const apart = new Map(
     finite.map((one, i) => {
       const { reason: _reason, ...bare } = one
@@ -88,7 +90,7 @@ function judgeValues(readings: Evaluation[], limit: PreparedLimit | undefined): 
     }),
   )
   const [worst] = [...apart.values()].sort((x, y) => badness[x.verdict] - badness[y.verdict])
-  return { verdict: worst?.verdict ?? 'within', stands: true, apart }
+  return { verdict: worst?.verdict ?? 'within', wanted: [], apart }
 }
 
 /** The limit that judges first for the history these readings were taken under, with all its pairs. */

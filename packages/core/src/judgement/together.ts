@@ -9,8 +9,8 @@ import { judgeThreePins } from './threePins'
 export interface Whole {
   verdict: Verdict
   reason?: Reason
-  /** an `outside` that needs no second touch, or has had it */
-  stands: boolean
+  /** open readings that an `outside` rests on and that want a second touch; none where it stands */
+  wanted: Evaluation[]
   /** readings that are judged apart from the whole */
   apart?: Map<Evaluation, Evaluation>
 }
@@ -52,13 +52,14 @@ export function judgeTogether(
 
 function spread(
   readings: Evaluation[],
-  { verdict, reason, stands, apart }: Whole,
+  { verdict, reason, wanted, apart }: Whole,
   put: (before: Evaluation, after: Evaluation) => void,
 ): void {
   for (const evaluation of readings) {
     const { reason: _own, leaning: _side, conformance: _share, ...bare } = apart?.get(evaluation) ?? evaluation
     const own = apart?.get(evaluation)
-    if (own) put(evaluation, { ...own, whole: { stands } })
-    else put(evaluation, { ...bare, verdict, ...(reason ? { reason } : {}), whole: { stands } })
+    const whole = { stands: wanted.length === 0, again: wanted.includes(evaluation) }
+    if (own) put(evaluation, { ...own, whole })
+    else put(evaluation, { ...bare, verdict, ...(reason ? { reason } : {}), whole })
   }
 }

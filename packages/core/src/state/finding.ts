@@ -102,7 +102,7 @@ function judgePoint(
   const about = { check: state.check.check.id, entry: evaluation.entry.id }
   if (point.verdict === 'outside') {
     const told = [...faults, ...open].some((one) => one.check === about.check)
-    if (evaluation.whole && told) return
+    if (evaluation.whole && (told || !(evaluation.whole.stands || evaluation.whole.again))) return
     const standing = standingOf(bench.tape, evaluation, evaluations)
     if (standing === 'stands') faults.push({ ...about, side: sideOf(evaluation) })
     else open.push({ why: whyAgain(standing), ...about })
