@@ -129,8 +129,10 @@ test('a part taken in while the server is away goes up with its first readings',
   await expect(bench.page.getByRole('option').first()).toContainText('18 twin')
   await bench.press('Enter')
   await expect(bench.page.getByLabel('tag', { exact: true })).toBeFocused()
-  await bench.page.keyboard.type(`away-${Date.now()}`)
+  const tag = `away-${Date.now()}`
+  await bench.page.keyboard.type(tag)
   await bench.press('Enter', 'Enter', 'Enter', 'Enter', 'Enter')
+  await expect(bench.page.getByRole('button', { name: new RegExp(tag) })).toBeVisible()
   await bench.press('Enter')
   await expect(bench.title).toHaveText('Look at the part')
   await bench.prepare()

@@ -1,4 +1,5 @@
-import { execFileSync, spawnSync } from 'node:child_process'
+import { execFileSync, spawn } from 'node:child_process'
+import { text } from 'node:stream/consumers'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -25,6 +26,14 @@ test('the sheet prints on one or two pages, and its figures can be read back', a
   }
 })
 
+/** Judges a file on the command line as a person does. */
+async function judged(path: string): Promise<{ stdout: string; stderr: string; status: number | null }> {
+  const child = spawn('npm', ['run', '--silent', 'judge', '--', path])
+  const ended = new Promise<number | null>((resolve) => child.once('close', resolve))
+  const [stdout, stderr, status] = await Promise.all([text(child.stdout), text(child.stderr), ended])
+  return { stdout, stderr, status }
+}
+
 test('a run saved as JSON is judged alike on the command line, with no server', async ({ page, world }) => {
   const { units } = await world.get<Queue>('/units?limit=200')
   const codes = { 'no-fault-found': 0, 'fault-found': 1, undecided: 2 }
@@ -35,17 +44,17 @@ test('a run saved as JSON is judged alike on the command line, with no server', 
     await page.getByRole('button', { name: 'save the run as JSON' }).click()
     const path = join(folder, `${tag}.json`)
     await (await saving).saveAs(path)
-    const { stdout, status } = spawnSync('npm', ['run', '--silent', 'judge', '--', path], { encoding: 'utf8' })
+    const { stdout, status } = await judged(path)
     const { state } = await world.get<RunView>(`/runs/${run}`)
     expect(JSON.parse(stdout)).toEqual(state)
     expect(status).toBe(codes[state.finding])
   }
 })
 
-test('a file that is no run is refused with its path and a sentence', () => {
+test('a file that is no run is refused with its path and a sentence', async () => {
   const path = join(folder, 'cut.json')
   writeFileSync(path, readFileSync('demo/shop.json', 'utf8').slice(0, 500))
-  const { stderr, status } = spawnSync('npm', ['run', '--silent', 'judge', '--', path], { encoding: 'utf8' })
+  const { stderr, status } = await judged(path)
   expect(status).toBe(3)
   expect(stderr).toContain('is not JSON')
 })

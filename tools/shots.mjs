@@ -46,6 +46,7 @@ await run(async () => {
   await take('bench-held', bench('SQ-0431'))
   await take('bench-dark', bench('SQ-0431'), { colorScheme: 'dark' })
   await take('bench-upright', bench('SQ-0431'), { width: 800, height: 1280 })
+  await take('bench-set', bench('SQ-0443'))
   await take('finding', bench('SQ-0410'))
   await take('sheet', `${bench('SQ-0410')}/sheet`, { width: 1100, height: 1400 })
   await take('card', `/cards/${unit('SQ-0431').card.id}`)

@@ -90,6 +90,24 @@ export const open: Story[] = [
     by: 'Ines',
   },
   {
+    tag: 'SQ-0443',
+    card: 'winch motor armature',
+    history: 'used',
+    complaint: ['weak'],
+    words: 'the second winch does the same',
+    from: 'the long-liner',
+    place: 'bench',
+    takenIn: '2026-11-23T08:40:00.000Z',
+    by: 'Wil',
+    startedAt: '2026-11-24T07:10:00.000Z',
+    work: (script) => {
+      const bars = ['0.0412', '0.0415', '0.0414', '0.0410', '0.0413', '0.0526', '0.0411', '0.0412', '0.0414']
+      script.put({ kind: 'look', check: 'look', place: 'bars, mica and lashing', what: ['oily'] })
+      safe(script).ready(18)
+      bars.forEach((text, i) => script.read('bars', text, { index: i + 1, instrument: 'b1', contact: 'clips' }))
+    },
+  },
+  {
     tag: 'SQ-0445',
     card: single,
     history: 'used',

@@ -1,7 +1,7 @@
 import type { Firing, Remark, RemarkId, RunState } from '@sure-spool/core'
 import { checkPoints } from '../words/points'
 import type { useBench } from '../store/bench'
-import type { useFigures } from '../words/figures'
+import type { Figures } from '../words/figures'
 
 /** One lettered answer to a remark that holds the step. */
 export interface Answer {
@@ -31,7 +31,7 @@ export function answersTo(
   remark: Remark & Partial<Firing>,
   bench: Bench,
   state: RunState,
-  figures: ReturnType<typeof useFigures>,
+  figures: Figures,
 ): { a: Answer; b: Answer } {
   const entry = remark.entry ?? ''
   const again: Answer = { label: 'take this again', act: () => bench.takeAgain(entry, false, 'taken again') }

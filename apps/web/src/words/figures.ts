@@ -1,33 +1,51 @@
-import { formatBound, formatFigure, formatParts, parsedText, type Evaluation, type Quantity } from '@sure-spool/core'
+import {
+  formatBound,
+  formatFigure,
+  formatParts,
+  parsedText,
+  type Evaluation,
+  type FormattedFigure,
+  type Quantity,
+} from '@sure-spool/core'
 import { useShop } from '../store/shop'
 
-/** Figures as this shop writes them. */
-export function useFigures() {
-  const shop = useShop()
-  const mark = () => ({ decimalComma: shop.settings.decimalComma })
+/** How figures are written: the prefix that fits, the meter's digits, the decimal mark. */
+export interface Figures {
+  figure: (value: number, quantity?: Quantity, resolution?: number) => string
+  parts: (value: number, quantity?: Quantity, resolution?: number) => FormattedFigure
+  bound: (value: number, quantity?: Quantity) => string
+  /** an expanded uncertainty from u: two significant digits are all it is worth */
+  expanded: (u: number, quantity?: Quantity) => string
+  plain: (value: number, digits?: number) => string
+}
+
+/** Figures with the decimal mark that is in force when they are written. */
+export function figuresWith(isComma: () => boolean): Figures {
+  const mark = () => ({ decimalComma: isComma() })
+  const detail = (resolution: number | undefined) => ({
+    ...mark(),
+    ...(resolution === undefined ? {} : { resolution }),
+  })
   return {
-    figure: (value: number, quantity: Quantity = 'resistance', resolution?: number) =>
-      formatFigure(value, quantity, { ...mark(), ...(resolution === undefined ? {} : { resolution }) }),
-    parts: (value: number, quantity: Quantity = 'resistance', resolution?: number) =>
-      formatParts(value, quantity, { ...mark(), ...(resolution === undefined ? {} : { resolution }) }),
-    bound: (value: number, quantity: Quantity = 'resistance') => formatBound(value, quantity, mark()),
-    /** an expanded uncertainty: two significant digits are all it is worth */
-    expanded: (u: number, quantity: Quantity = 'resistance') => {
-      const two = Number((2 * u).toPrecision(2))
-      return formatBound(two, quantity, mark())
-    },
-    plain: (value: number, digits = 4) => {
+    figure: (value, quantity = 'resistance', resolution) => formatFigure(value, quantity, detail(resolution)),
+    parts: (value, quantity = 'resistance', resolution) => formatParts(value, quantity, detail(resolution)),
+    bound: (value, quantity = 'resistance') => formatBound(value, quantity, mark()),
+    expanded: (u, quantity = 'resistance') => formatBound(Number((2 * u).toPrecision(2)), quantity, mark()),
+    plain: (value, digits = 4) => {
       const text = Number(value.toPrecision(digits)).toString()
-      return shop.settings.decimalComma ? text.replace('.', ',') : text
+      return isComma() ? text.replace('.', ',') : text
     },
   }
 }
 
+/** Figures as this shop writes them. */
+export function useFigures(): Figures {
+  const shop = useShop()
+  return figuresWith(() => shop.settings.decimalComma)
+}
+
 /** A reading as taken: the figure with the meter's digits, or what stands for it. */
-export function takenParts(
-  evaluation: Evaluation,
-  figures: ReturnType<typeof useFigures>,
-): { digits: string; unit: string } {
+export function takenParts(evaluation: Evaluation, figures: Figures): { digits: string; unit: string } {
   const { reading } = evaluation.entry
   const quantity = evaluation.quantity ?? 'resistance'
   if (reading.kind === 'answer') return { digits: reading.answer ?? '', unit: '' }
@@ -42,7 +60,7 @@ export function takenParts(
 }
 
 /** `takenParts` as one text. */
-export function takenText(evaluation: Evaluation, figures: ReturnType<typeof useFigures>): string {
+export function takenText(evaluation: Evaluation, figures: Figures): string {
   const { digits, unit } = takenParts(evaluation, figures)
   return unit === '' ? digits : `${digits}\u2009${unit}`
 }

@@ -1,6 +1,6 @@
 import { ohmsMiss, type RunState } from '@sure-spool/core'
 import { checkLabel, checkPoints } from './points'
-import type { useFigures } from './figures'
+import type { Figures } from './figures'
 
 /** The finding in one sentence, and what stands behind it. */
 export function findingTitle(state: RunState): { title: string; line: string } {
@@ -100,7 +100,7 @@ export function notTested(state: RunState): { what: string; why: string }[] {
 }
 
 /** What a pass does not prove, with the share of turns that could be missing and still read inside the limits. */
-export function notProved(state: RunState, figures: ReturnType<typeof useFigures>): { head: string; text: string }[] {
+export function notProved(state: RunState, figures: Figures): { head: string; text: string }[] {
   const { run } = state
   if (!ohmsMiss.includes(run.card.family))
     return [{ head: 'Working volts and heat.', text: 'Ohms at rest show neither.' }]
@@ -135,7 +135,7 @@ export function notProved(state: RunState, figures: ReturnType<typeof useFigures
 }
 
 /** What would settle it, in the order in which to try it. */
-export function wouldSettle(state: RunState, figures: ReturnType<typeof useFigures>): { head: string; text: string }[] {
+export function wouldSettle(state: RunState, figures: Figures): { head: string; text: string }[] {
   const { run, finding } = state
   if (finding.word === 'undecided')
     return finding.open.slice(0, 4).map((one) => ({ head: openWords(state, one), text: '' }))

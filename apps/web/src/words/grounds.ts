@@ -1,6 +1,6 @@
 import { coreVersion, type Card, type Evaluation } from '@sure-spool/core'
 import { gradeWords } from './kinds'
-import type { useFigures } from './figures'
+import type { Figures } from './figures'
 
 /** One line of a verdict's arithmetic: what it is, how it is made, what it gives. */
 export interface Ground {
@@ -10,7 +10,7 @@ export interface Ground {
 }
 
 /** Every figure between a reading as taken and its verdict, so that a person can redo it by hand. */
-export function groundsOf(evaluation: Evaluation, card: Card, figures: ReturnType<typeof useFigures>): Ground[] {
+export function groundsOf(evaluation: Evaluation, card: Card, figures: Figures): Ground[] {
   return [
     ...taken(evaluation, figures),
     ...corrected(evaluation, figures),
@@ -20,9 +20,9 @@ export function groundsOf(evaluation: Evaluation, card: Card, figures: ReturnTyp
   ]
 }
 
-const fine = (value: number, figures: ReturnType<typeof useFigures>, digits = 5) => figures.plain(value, digits)
+const fine = (value: number, figures: Figures, digits = 5) => figures.plain(value, digits)
 
-function taken(evaluation: Evaluation, figures: ReturnType<typeof useFigures>): Ground[] {
+function taken(evaluation: Evaluation, figures: Figures): Ground[] {
   const { entry, instrument, leads, net, taken: figure, parallelOhms } = evaluation
   const lines: Ground[] = [
     {
@@ -53,10 +53,7 @@ function taken(evaluation: Evaluation, figures: ReturnType<typeof useFigures>): 
   return lines
 }
 
-function corrected(
-  { temperature, reference, factor, judged: value, net }: Evaluation,
-  figures: ReturnType<typeof useFigures>,
-): Ground[] {
+function corrected({ temperature, reference, factor, judged: value, net }: Evaluation, figures: Figures): Ground[] {
   if (!reference || factor === undefined || value === undefined || temperature?.partC === undefined) return []
   const from = {
     measured: 'measured on the part',
@@ -73,7 +70,7 @@ function corrected(
   ]
 }
 
-function limits({ limit, others, quantity }: Evaluation, card: Card, figures: ReturnType<typeof useFigures>): Ground[] {
+function limits({ limit, others, quantity }: Evaluation, card: Card, figures: Figures): Ground[] {
   if (!limit) return [{ name: 'limits', how: 'the card gives none that applies', gives: '' }]
   const source = card.sources.find((one) => one.id === limit.limit.source)
   const { min, max } = limit.band
@@ -93,7 +90,7 @@ function limits({ limit, others, quantity }: Evaluation, card: Card, figures: Re
   ]
 }
 
-function uncertainty(evaluation: Evaluation, figures: ReturnType<typeof useFigures>): Ground[] {
+function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
   const { parts, range, resolution = 0, u, temperatureU, accuracyAssumed, leads, taken: figure = 0 } = evaluation
   if (!parts || u === undefined) return []
   const percent = range?.percentOfReading ?? (accuracyAssumed ? 1 : 0)
@@ -139,7 +136,7 @@ function uncertainty(evaluation: Evaluation, figures: ReturnType<typeof useFigur
   ]
 }
 
-function judged(evaluation: Evaluation, figures: ReturnType<typeof useFigures>): Ground {
+function judged(evaluation: Evaluation, figures: Figures): Ground {
   const { judged: value, u, rule, conformance, verdict } = evaluation
   const span =
     value !== undefined && u !== undefined ? `${fine(value - 2 * u, figures)} to ${fine(value + 2 * u, figures)}, ` : ''

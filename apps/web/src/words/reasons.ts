@@ -1,7 +1,5 @@
 import type { Evaluation, ReadingProblem } from '@sure-spool/core'
-import type { useFigures } from './figures'
-
-type Figures = ReturnType<typeof useFigures>
+import type { Figures } from './figures'
 
 /** A verdict's reason in one line: what decided it, in figures. */
 export function reasonLine(evaluation: Evaluation, figures: Figures): string {

@@ -1,6 +1,6 @@
 import type { Card, Firing, Remark } from '@sure-spool/core'
 import { checkLabel, checkPoints } from './points'
-import type { useFigures } from './figures'
+import type { Figures } from './figures'
 
 export interface RemarkWords {
   /** what is the matter, with its figures */
@@ -17,7 +17,7 @@ const text = (params: Params, key: string): string => String(params[key] ?? '')
 export function remarkWords(
   remark: Pick<Remark, 'id' | 'params'> & Partial<Firing>,
   card: Card,
-  figures: ReturnType<typeof useFigures>,
+  figures: Figures,
 ): RemarkWords {
   const { params } = remark
   const ohms = (key: string) => figures.bound(number(params, key))

@@ -29,6 +29,9 @@ const mostRetakes = 2
  */
 export function workThrough(script: Script, bench: Bench): Script {
   const { meter } = bench
+  for (const { step, status } of script.state().steps)
+    if (step.kind === 'look' && status === 'to-do')
+      script.put({ kind: 'look', place: step.place, what: ['sound'], ...(step.check ? { check: step.check } : {}) })
   script
     .put({ kind: 'isolation', state: 'loose' })
     .put({ kind: 'temperature', part: 'measured', partC: bench.celsius, uPartC: 0.6, roomC: bench.celsius })
@@ -41,6 +44,15 @@ export function workThrough(script: Script, bench: Bench): Script {
 /** Reads what is to be read of the path: all of it at first, after work on the part only what that touched. */
 export function readPath(script: Script, bench: Bench): Script {
   for (const { step, status } of script.state().steps) if (status === 'to-do') take(script, bench, step)
+  for (let retakes = 0; retakes < 3 * mostRetakes; retakes++) {
+    const { finding, steps } = script.state()
+    const open = finding.open.find(
+      (one) => one.entry !== undefined && (one.why === 'take-again' || one.why === 'clip-on'),
+    )
+    const again = open && steps.find((one) => one.entry === open.entry)
+    if (again?.step.kind !== 'reading') break
+    touch(script, bench, again.step, true, again.entry)
+  }
   return script
 }
 
@@ -71,8 +83,13 @@ function take(script: Script, bench: Bench, step: Step): void {
     const state = script.state()
     const again = state.steps.find((one) => one.step.id === step.id)
     if (again?.status !== 'again' && again?.status !== 'held') return
-    if (state.holding?.entry !== undefined && state.holding.entry !== again.entry) return
-    touch(script, bench, step, true, again.entry)
+    const likely = state.steps.find(
+      (one) => one.entry !== undefined && one.entry === state.holding?.params['likelyEntry'],
+    )
+    if (likely?.step.kind === 'reading') touch(script, bench, likely.step, true, likely.entry)
+    else if (state.holding?.entry === undefined || state.holding.entry === again.entry)
+      touch(script, bench, step, true, again.entry)
+    else return
   }
   const { holding } = script.state()
   if (holding) script.put({ kind: 'answer', remark: holding.id, reason: 'the meter shows it so, read again' })

@@ -1,0 +1,66 @@
+import { readdirSync } from 'node:fs'
+import { describe, expect, test } from '@jest/globals'
+import type { Card } from '../document'
+import { prepareCard } from '../judgement'
+import { demoCard, relayCard } from '../testing'
+import { planSteps, type Step } from './steps'
+
+const names = readdirSync('demo/cards').map((name) => name.replace('.json', ''))
+const stepsOf = (card: Card): Step[] =>
+  planSteps(prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } }))
+const order = ['meet', 'safe', 'leads', 'windings', 'ground', 'act', 'finding']
+
+describe.each(names)('the path of %s', (name) => {
+  const card = demoCard(name)
+  const steps = stepsOf(card)
+
+  test('has every check of the card, each place once', () => {
+    const asked = new Set(steps.flatMap((step) => ('check' in step && step.check !== undefined ? [step.check] : [])))
+    expect(card.checks.map((check) => check.id).filter((id) => !asked.has(id))).toEqual([])
+    expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length)
+  })
+
+  test('goes from meeting the part to the finding, and proves the frame before it is relied on', () => {
+    const groups = steps.map((step) => order.indexOf(step.group))
+    expect(groups).toEqual([...groups].sort((a, b) => a - b))
+    expect(steps.at(-1)?.kind).toBe('finding')
+    const frame = steps.findIndex((step) => step.kind === 'frame-proof')
+    const ground = steps.findIndex((step) => step.group === 'ground' && step.kind === 'reading')
+    if (ground >= 0) expect(frame).toBe(ground - 1)
+  })
+
+  test('asks for the supply before anything that needs it, and for power last', () => {
+    const supply = steps.findIndex((step) => step.kind === 'supply')
+    const driven = steps.findIndex(
+      (step) =>
+        step.kind === 'reading' &&
+        (Boolean(step.point.drive) || card.checks.find((check) => check.id === step.check)?.kind === 'current'),
+    )
+    if (driven >= 0) expect(supply).toBeGreaterThanOrEqual(0)
+    if (driven >= 0) expect(supply).toBeLessThan(driven)
+  })
+})
+
+describe('places of a check', () => {
+  const idsOf = (card: Card, check: string) =>
+    stepsOf(card).flatMap((step) => ('check' in step && step.check === check ? [step.id] : []))
+
+  test('bars by number, a curve by its points, pairs by their terminals', () => {
+    expect(idsOf(demoCard('duskwater-winch-armature'), 'bars')).toHaveLength(23)
+    expect(idsOf(demoCard('wexmoor-tank-sender'), 'travel')).toEqual([0, 25, 50, 75, 100].map((x) => `travel:${x}`))
+    expect(idsOf(demoCard('brindlecote-c3'), 'pins')).toEqual(['pins:C-R', 'pins:C-S', 'pins:R-S'])
+  })
+
+  test('a relay’s contacts leave its coil alone, at rest among the ohms, driven after the supply', () => {
+    expect(idsOf(relayCard(), 'rest')).toEqual(['rest:30-87', 'rest:30-87a', 'rest:87-87a'])
+    const steps = stepsOf(relayCard())
+    const rest = steps.find((step) => step.id === 'rest:30-87')
+    expect([rest?.group, rest?.kind === 'reading' ? rest.point.drive : undefined]).toEqual(['windings', null])
+    expect(steps.find((step) => step.id === 'driven:30-87')?.group).toBe('act')
+  })
+
+  test('a whole comes after its parts, and one clip stays where it is', () => {
+    const ids = stepsOf(demoCard('orrinvale-18-twin')).map((step) => step.id)
+    expect(ids.indexOf('series')).toBeGreaterThan(Math.max(ids.indexOf('low'), ids.indexOf('high')))
+  })
+})
