@@ -9,7 +9,7 @@ import { useFigures } from '../words/figures'
 const props = defineProps<{ check: PreparedCheck; here: number | undefined }>()
 const bench = useBench()
 const figures = useFigures()
-const size = { width: 380, height: 214, left: 58, right: 12, top: 10, bottom: 26 }
+const size = { width: 380, height: 214, left: 76, right: 12, top: 10, bottom: 26 }
 
 const curve = computed(() => {
   const stated = props.check.check.limits[0]?.limit
