@@ -51,6 +51,19 @@ test('a run saved as JSON is judged alike on the command line, with no server', 
   }
 })
 
+test('a run of every other kind of part is judged alike on the command line', async ({ world }) => {
+  test.setTimeout(120_000)
+  const { units } = await world.get<Queue>('/units?place=done&limit=200')
+  const kinds = units.filter((one) => /^SQ-04(1[4-9]|2[01])$/.test(one.tag))
+  expect(kinds.length).toBe(8)
+  for (const { tag, standing } of kinds) {
+    const { run, state } = await world.get<RunView>(`/runs/${standing?.run ?? ''}`)
+    const path = join(folder, `${tag}.json`)
+    writeFileSync(path, JSON.stringify(run))
+    expect(JSON.parse((await judged(path)).stdout)).toEqual(state)
+  }
+})
+
 test('a file that is no run is refused with its path and a sentence', async () => {
   const path = join(folder, 'cut.json')
   writeFileSync(path, readFileSync('demo/shop.json', 'utf8').slice(0, 500))

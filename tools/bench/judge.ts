@@ -1,5 +1,5 @@
 import { LuDecomposition, Matrix } from 'ml-matrix'
-import { pairResistance, runState, sweep } from '@sure-spool/core'
+import { evaluate, pairResistance, prepareCard, readTape, runState, sweep, watch } from '@sure-spool/core'
 import { chanceFrom } from '@sure-spool/core/simulate'
 import { spread, tell } from './figures'
 import { longRun } from './longRun'
@@ -34,6 +34,21 @@ tell(
   fromNothing.median / bare,
   fromNothing.p99 / bare,
 )
+
+const alone = Array.from({ length: rounds }, () => {
+  const fresh = { ...run, entries: structuredClone(run.entries) }
+  const bench = { run: fresh, prepared: prepareCard(fresh), tape: readTape(fresh) }
+  const evaluations = new Map(bench.tape.readings.map((entry) => [entry.id, evaluate(bench, entry)]))
+  return { bench, evaluations: new Map([...evaluations].flatMap(([id, one]) => (one ? [[id, one] as const] : []))) }
+})
+const remarks = spread(
+  timesOf((round) => {
+    const one = alone[round]
+    if (one) watch(one.bench, one.evaluations)
+  }),
+)
+const rest = fromNothing.median - remarks.median
+tell('the remarks of that run', 'the judgement without them', remarks.median / rest, remarks.p99 / rest, '1 ×')
 
 const next = longRun().reading('low', '321')
 const more = tapes.map((entries) => ({ before: structuredClone(entries), entry: structuredClone(next) }))

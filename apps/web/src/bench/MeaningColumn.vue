@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { RelationState } from '@sure-spool/core'
 import { computed } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import { useBench } from '../store/bench'
@@ -41,18 +42,20 @@ const sums = computed(() =>
     ]
   }),
 )
+const percent = new Set(['unbalance', 'equal', 'twin'])
+function between({ relation, value = 0, u = 0, limits, verdict, draw }: RelationState): string {
+  if (relation.kind === 'kind-of-three')
+    return verdict === 'within' ? 'the construction the card says' : 'another construction, or not yet clear'
+  if (draw)
+    return `${figures.plain(value, 2)} % off volts over ohms, at most ±${relation.kind === 'draw' ? relation.withinPct : ''} %${draw.loaded ? '' : '; the supply was not loaded'}`
+  if (percent.has(relation.kind))
+    return `${figures.plain(value, 2)} % ±${figures.plain(2 * u, 2)}, at most ${limits?.max ?? ''} %`
+  return `${figures.plain(value, 3)}, from ${figures.plain(limits?.min ?? 0, 3)} to ${figures.plain(limits?.max ?? 0, 3)}`
+}
 const others = computed(() =>
   (bench.state?.relations ?? [])
-    .filter((one) => one.relation.kind !== 'sum' && one.value !== undefined)
-    .map((one) => ({
-      id: one.relation.id,
-      label: one.relation.label,
-      verdict: one.verdict,
-      words:
-        one.relation.kind === 'unbalance' || one.relation.kind === 'equal' || one.relation.kind === 'twin'
-          ? `${figures.plain(one.value ?? 0, 2)} % ±${figures.plain(2 * (one.u ?? 0), 2)}, at most ${one.limits?.max ?? ''} %`
-          : `${figures.plain(one.value ?? 0, 3)}, from ${figures.plain(one.limits?.min ?? 0, 3)} to ${figures.plain(one.limits?.max ?? 0, 3)}`,
-    })),
+    .filter((one) => one.relation.kind !== 'sum' && (one.value !== undefined || one.conformance !== undefined))
+    .map((one) => ({ id: one.relation.id, label: one.relation.label, verdict: one.verdict, words: between(one) })),
 )
 const explained = computed(() =>
   (bench.state?.explained ?? []).map((id) => (card.value ? checkPoints(card.value, id) : id)),
