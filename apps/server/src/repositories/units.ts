@@ -1,5 +1,5 @@
 import type { Queue, QueueUnit, Unit, UnitPlace } from '@sure-spool/contract'
-import { and, desc, eq, lt, or, sql } from 'drizzle-orm'
+import { and, desc, eq, inArray, lt, or, sql } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
 import { cards, runStates, units } from '../database/schema'
 
@@ -48,13 +48,14 @@ export interface QueuePage {
   id?: string
 }
 
-/** Units with their card's name and where their last run stands, newest first, a page at a time. */
+/**
+ * Units with their card's name and where their last run stands, newest first, a page at a time. The page is read by its own index
+ * alone and what belongs to it after: a join would let the database begin at the cards and sort every unit there is.
+ */
 export async function listUnits(queries: Queries, { place, after, limit, id }: QueuePage): Promise<QueueUnit[]> {
-  const rows = await queries
-    .select({ unit: units, maker: cards.maker, model: cards.model, family: cards.family, standing: runStates.standing })
+  const page = await queries
+    .select()
     .from(units)
-    .innerJoin(cards, eq(cards.id, units.card))
-    .leftJoin(runStates, eq(runStates.run, units.run))
     .where(
       and(
         place === undefined ? undefined : eq(units.place, place),
@@ -66,13 +67,30 @@ export async function listUnits(queries: Queries, { place, after, limit, id }: Q
     )
     .orderBy(desc(units.takenInAt), desc(units.id))
     .limit(limit)
-  return rows.map(({ unit, maker, model, family, standing }) => ({
-    ...asUnit(unit),
-    maker,
-    model,
-    family,
-    ...(standing === null ? {} : { standing }),
-  }))
+  if (page.length === 0) return []
+  const runs = page.flatMap((unit) => unit.run ?? [])
+  const [names, states] = await Promise.all([
+    queries
+      .select({ id: cards.id, maker: cards.maker, model: cards.model, family: cards.family })
+      .from(cards)
+      .where(inArray(cards.id, [...new Set(page.map((unit) => unit.card))])),
+    runs.length === 0
+      ? []
+      : queries
+          .select({ run: runStates.run, standing: runStates.standing })
+          .from(runStates)
+          .where(inArray(runStates.run, runs)),
+  ])
+  const nameOf = new Map(names.map(({ id: card, ...name }) => [card, name]))
+  const standingOf = new Map(states.map(({ run, standing }) => [run, standing]))
+  return page.map((unit) => {
+    const standing = unit.run === null ? undefined : standingOf.get(unit.run)
+    return {
+      ...asUnit(unit),
+      ...(nameOf.get(unit.card) ?? { maker: '', model: '', family: '' }),
+      ...(standing ? { standing } : {}),
+    }
+  })
 }
 
 const countedUpTo = 200
