@@ -1,9 +1,9 @@
 import type { EntryBody } from '@sure-spool/core'
 import type { Script } from '@sure-spool/core/testing'
-import { bench, clips, type Story } from './story'
+import { bench, clips, safe, type Story } from './story'
 
 const seen = (script: Script, ...what: ('sound' | 'corroded' | 'burnt')[]) =>
-  script.put({ kind: 'look', check: 'look', place: 'as it lies', what })
+  safe(script.put({ kind: 'look', check: 'look', place: 'as it lies', what }))
 const on = (volts: number): EntryBody => ({ kind: 'supply', text: String(volts), volts, u: 0.06, while: 'on' })
 const answered = (script: Script, check: string, answer: string) =>
   script.put({

@@ -34,6 +34,8 @@ function arithmetic(one: Evaluation): string[] {
     `${fine(judged - 2 * u)} – ${fine(judged + 2 * u)}`,
   ]
 }
+/** leads and temperature move ohms alone; what else was read stands as taken */
+const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
 </script>
 
 <template>
@@ -61,8 +63,8 @@ function arithmetic(one: Evaluation): string[] {
         <td class="figure">
           <span :class="{ struck: line.gone }">{{ takenText(line.evaluation, figures) }}</span>
         </td>
-        <td class="figure">{{ fine(line.evaluation.net) }}</td>
-        <td class="figure">{{ fine(line.evaluation.judged) }}</td>
+        <td class="figure">{{ inOhms(line.evaluation) ? fine(line.evaluation.net) : '' }}</td>
+        <td class="figure">{{ inOhms(line.evaluation) ? fine(line.evaluation.judged) : '' }}</td>
         <td>
           {{ limitText(line.evaluation) }}<br /><template v-if="source(line.evaluation)"
             >S{{ sourceNumber(line.evaluation) }}, {{ gradeWords[line.evaluation.limit!.grade] }}</template

@@ -75,9 +75,8 @@ const values = computed(() =>
     (state.value?.checks ?? []).flatMap(({ check, points }) => {
       const one = points[0]?.evaluation
       const [winding] = [...check.touches]
-      return one && check.touches.size === 1 && !check.toFrame && winding !== undefined
-        ? [[winding, takenText(one, figures)]]
-        : []
+      const ownOhms = check.check.kind === 'resistance' && check.touches.size === 1 && !check.toFrame
+      return one && ownOhms && winding !== undefined ? [[winding, takenText(one, figures)]] : []
     }),
   ),
 )

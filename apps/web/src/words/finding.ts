@@ -23,19 +23,12 @@ export function findingTitle(state: RunState): { title: string; line: string } {
     }
   }
   if (finding.word === 'fault-found') {
-    const names = [
-      ...new Set(
-        finding.faults.map((fault) =>
-          fault.check
-            ? checkLabel(run.card, fault.check)
-            : (run.card.relations.find((one) => one.id === fault.relation)?.label ?? ''),
-        ),
-      ),
-    ]
+    const names = [...new Set(finding.faults.map((fault) => faultName(state, fault)))]
     const [first] = finding.faults
     const how = first?.entry ? how1(state, first.entry) : ''
+    const several = names.length > 3 ? [...names.slice(0, 3), `and ${names.length - 3} more`] : names
     return {
-      title: `Fault found: ${names.join(', ')}${how}.`,
+      title: `Fault found: ${several.join(', ')}${how}.`,
       line:
         state.explained.length > 0
           ? `${state.explained.map((id) => checkPoints(run.card, id)).join(', ')} reads what its parts read, so it is one fault and not two.`
@@ -44,6 +37,18 @@ export function findingTitle(state: RunState): { title: string; line: string } {
   }
   const [open] = finding.open
   return { title: 'Undecided.', line: open ? openWords(state, open) : '' }
+}
+
+/** A fault by what was read: its check, the number of a bar or lead, what was seen; a relay's contacts as one. */
+function faultName({ run, evaluations }: RunState, fault: RunState['finding']['faults'][number]): string {
+  if (fault.check === undefined) return run.card.relations.find((one) => one.id === fault.relation)?.label ?? ''
+  const evaluation = fault.entry === undefined ? undefined : evaluations.get(fault.entry)
+  const { index, answer } = evaluation?.entry.reading ?? {}
+  const label = checkLabel(run.card, fault.check)
+  if (evaluation?.reason === 'contact-fault') return 'a contact does not follow the coil'
+  if (evaluation?.reason === 'does-not-operate') return 'it does not operate'
+  if (answer !== undefined) return `${label}: ${answer}`
+  return index === undefined ? label : `${label} ${index}`
 }
 
 function how1(state: RunState, entry: string): string {
