@@ -51,6 +51,19 @@ describe('parseReading', () => {
     )
   })
 
+  test('a nought with an exponent beyond all figures is no number: its last digit would stand for infinity', () => {
+    expect(parseReading({ text: '0E800', quantity: 'resistance' })).toMatchObject({
+      kind: 'invalid',
+      problem: 'number',
+    })
+    expect(parseReading({ text: '0E800-0E800', quantity: 'voltage' })).toMatchObject({ kind: 'invalid' })
+    expect(parseReading({ text: '0E3', quantity: 'resistance' })).toMatchObject({
+      kind: 'value',
+      value: 0,
+      resolution: 1000,
+    })
+  })
+
   test('a doubled decimal mark is no spread, and what no instrument sends is no number', () => {
     expect(parseReading({ text: '4..7', quantity: 'resistance' })).toMatchObject({ kind: 'invalid', problem: 'number' })
     expect(parseReading({ text: '1e999', quantity: 'resistance' })).toMatchObject({

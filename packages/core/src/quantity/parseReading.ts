@@ -100,7 +100,7 @@ function parseValue(text: string, quantity: Quantity, decimalComma: boolean): Pa
     if (written >= exponentOver) return { kind: 'over', unitGiven: false }
   }
   const { value, step } = scaleField(field, quantity)
-  if (!Number.isFinite(value)) return invalid('number')
+  if (!Number.isFinite(value) || !Number.isFinite(step)) return invalid('number')
   const warning = warningOf([field], quantity)
   return { kind: 'value', value, resolution: step, unitGiven: isGiven(field), ...warning }
 }
@@ -143,7 +143,7 @@ function parseSpread([first, last]: [string, string], quantity: Quantity, decima
   const shared = shares ? (inUnits ? { unit: b.unit } : { prefix: b.prefix }) : {}
   const from = scaleField(a, quantity, shared)
   const to = scaleField(b, quantity)
-  if (![from.value, to.value].every((value) => Math.abs(value) < exponentOver)) return invalid('number')
+  if (![from.value, to.value, from.step, to.step].every((one) => Math.abs(one) < exponentOver)) return invalid('number')
   if (from.value > to.value && shares && !inUnits) return invalid('prefix-unclear')
   const low = Math.min(from.value, to.value)
   const high = Math.max(from.value, to.value)
