@@ -1,6 +1,14 @@
 import type { Card, ComplaintId } from '@sure-spool/core'
 import { chanceFrom, meterOf, partOf, type Chance, type Fault } from '@sure-spool/core/simulate'
-import { fourWireMeter, pocketMeter, readPath, workThrough, type Bench, type Script } from '@sure-spool/core/testing'
+import {
+  decidedByOhms,
+  fourWireMeter,
+  pocketMeter,
+  readPath,
+  workThrough,
+  type Bench,
+  type Script,
+} from '@sure-spool/core/testing'
 import type { Story } from './story'
 
 /** Everything in this history follows from the seed. */
@@ -87,17 +95,10 @@ const owners = [
 
 /** Two years of units through the bench before the stories begin, each worked by the simulated technician. */
 export function history(all: Card[]): Story[] {
-  const cards = all.filter(byOhms)
+  const cards = all.filter(decidedByOhms)
   const chance = chanceFrom(seed)
   return Array.from({ length: count }, (_, i) => unitOf(i, cards, chance))
 }
-
-/** What the simulated technician can decide: every required check is in ohms, and every limit published. */
-const byOhms = (card: Card): boolean =>
-  card.checks.every(({ kind, required }) => !required || ['look', 'resistance', 'continuity'].includes(kind)) &&
-  card.windings.every(({ ohms }) => ohms !== undefined) &&
-  card.checks.every((check) => check.limits.every((limit) => limit.for === 'any' || limit.for === 'rewound')) &&
-  card.checks.some((check) => check.limits.some((limit) => limit.for === 'any'))
 
 function unitOf(i: number, cards: Card[], chance: Chance): Story {
   const card = cards[Math.floor(chance.uniform() * cards.length)] ?? cards[0]

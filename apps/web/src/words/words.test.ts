@@ -97,7 +97,9 @@ test('whatever is typed on whatever part, every word is one a person can read', 
           const pair = 'among' in own.at ? ([own.at.among[0], own.at.among[1]] as [string, string]) : undefined
           try {
             script.read(own.id, typed, { index, x, ...(pair ? { pair } : {}) })
-          } catch {
+          } catch (error) {
+            // A text that is no reading of this check never reaches the tape.
+            if (!(error instanceof Error) || !/: (number|unit|prefix-unclear)$/.test(error.message)) throw error
             continue
           }
         }

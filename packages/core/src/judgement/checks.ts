@@ -2,6 +2,7 @@ import type { CheckKind, EntryOf } from '../document'
 import { solveNetwork } from '../network'
 import { atLeast, atMost, openFrom, type Verdict } from '../spec'
 import type { Bench, Evaluation, Reason } from './evaluation'
+import { pairKey } from './limitAt'
 import type { NeededPoint, PreparedCheck } from './prepare'
 
 /** One point of a check: what was read there, or that it was not. */
@@ -31,7 +32,7 @@ const badness: Record<Verdict, number> = { outside: 0, none: 1, borderline: 2, w
 export function answersFor(point: NeededPoint, check: PreparedCheck, evaluation: Evaluation): boolean {
   const pair = evaluation.pair
   if (!pair) return false
-  if (!('each' in check.check.at)) return [...pair].sort().join() === [...point.pair].sort().join()
+  if (!('each' in check.check.at)) return pairKey(pair) === pairKey(point.pair)
   const { to } = check.check.at
   return pair.includes(to) && point.covers.some((terminal) => pair.includes(terminal) && terminal !== to)
 }

@@ -3,7 +3,7 @@ import type { Bench, Evaluation } from './evaluation'
 import { pointConditions, unmetCondition } from './conditions'
 import { withFigures } from './figures'
 import { judgeFigure } from './judgeFigure'
-import { limitAt } from './limitAt'
+import { limitAt, pairKey } from './limitAt'
 import type { PreparedCheck, PreparedLimit } from './prepare'
 import { quantityOf } from './quantityOf'
 import {
@@ -112,7 +112,7 @@ function ruleFor(limit: PreparedLimit | undefined, runRule: Rule): Rule {
 }
 
 function pointKey({ check, reading }: ReadingEntry, pair: [string, string] | undefined): string {
-  const points = [...(pair ?? [])].sort().join('~')
+  const points = pair ? pairKey(pair) : ''
   return [check, points, reading.index ?? '', reading.x ?? '', pointConditions(reading.conditions)].join('|')
 }
 

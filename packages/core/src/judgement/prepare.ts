@@ -250,7 +250,7 @@ function windingLimits(
     (check) =>
       check.kind === 'resistance' &&
       'pair' in check.at &&
-      [...check.at.pair].sort().join() === [winding.from, winding.to].sort().join() &&
+      pairKey(check.at.pair) === pairKey([winding.from, winding.to]) &&
       windingsBetween(card, check.at.pair, check.conditions).length === 1,
   )
   const plain = (own?.limits ?? []).filter((limit) => limit.limit !== 'derived')

@@ -56,8 +56,8 @@ function spread(
   put: (before: Evaluation, after: Evaluation) => void,
 ): void {
   for (const evaluation of readings) {
-    const { reason: _own, leaning: _side, conformance: _share, ...bare } = apart?.get(evaluation) ?? evaluation
     const own = apart?.get(evaluation)
+    const { reason: _reason, leaning: _side, conformance: _share, ...bare } = evaluation
     const whole = { stands: wanted.length === 0, again: wanted.includes(evaluation) }
     if (own) put(evaluation, { ...own, whole })
     else put(evaluation, { ...bare, verdict, ...(reason ? { reason } : {}), whole })

@@ -13,4 +13,4 @@ export {
   valveCard,
 } from './kinds'
 export { randomText } from './randomText'
-export { readPath, workThrough, type Bench } from './technician'
+export { decidedByOhms, readPath, workThrough, type Bench } from './technician'

@@ -7,6 +7,7 @@ import {
   type SimulatedMeter,
   type SimulatedPart,
 } from '../simulate'
+import type { Card } from '../document'
 import type { Step } from '../plan'
 import type { Script } from './script'
 
@@ -40,6 +41,12 @@ export function workThrough(script: Script, bench: Bench): Script {
   if (framed) script.put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
   return readPath(script, bench)
 }
+
+/** Whether a card is one he can decide: every required check in ohms, every winding's figure known, limits for any unit. */
+export const decidedByOhms = (card: Card): boolean =>
+  card.checks.every(({ kind, required }) => !required || ['look', 'resistance', 'continuity'].includes(kind)) &&
+  card.windings.every(({ ohms }) => ohms !== undefined) &&
+  card.checks.some((check) => check.limits.some((limit) => limit.for === 'any'))
 
 /** Reads what is to be read of the path: all of it at first, after work on the part only what that touched. */
 export function readPath(script: Script, bench: Bench): Script {
