@@ -232,7 +232,8 @@ describe('cards', () => {
     expect(record.findings['fault-found']).toBeGreaterThan(0)
     expect(record.readings.some((one: { cameBack: boolean }) => one.cameBack)).toBe(true)
     expect((await api().get(`/api/v1/cards/${v7()}`)).status).toBe(404)
-    expect((await api().get(`/api/v1/cards?find=${encodeURIComponent("%' OR 1=1 --")}`)).body.cards).toEqual([])
+    const odd = await api().get(`/api/v1/cards?find=${encodeURIComponent("%' OR 1=1 --")}`)
+    expect(odd.body.loosely).toBe(true)
   })
 })
 

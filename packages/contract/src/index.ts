@@ -1,2 +1,3 @@
 export * from './formats'
 export * from './api/bodies'
+export * from './figures'

@@ -1,6 +1,7 @@
-import type { Card, EntryBody, Instrument } from '@sure-spool/core'
+import type { Card, CardFigures, CardWords, Comparison, EntryBody, Instrument } from '@sure-spool/core'
 import type { ShopSettings, Standing } from '@sure-spool/contract'
 import type { Summary } from '@sure-spool/core'
+import { sql } from 'drizzle-orm'
 import { boolean, double, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core'
 import { document, id, moment } from './columns'
 
@@ -23,6 +24,13 @@ export const settings = mysqlTable('settings', {
   body: document<ShopSettings>('body').notNull(),
 })
 
+export interface CardSearch {
+  revision: number
+  partNumbers: string[]
+  words: CardWords
+  figures: CardFigures
+}
+
 export const cards = mysqlTable(
   'cards',
   {
@@ -30,9 +38,18 @@ export const cards = mysqlTable(
     maker: varchar('maker', { length: 200 }).notNull(),
     model: varchar('model', { length: 200 }).notNull(),
     family: varchar('family', { length: 40 }).notNull(),
+    /** the newest published revision; null while there are only drafts or a sketch */
     published: int('published'),
+    /** what the newest published revision can be found by */
+    search: document<CardSearch>('search'),
+    changedAt: moment('changed_at')
+      .notNull()
+      .default(sql`current_timestamp(3)`),
   },
-  (table) => [index('cards_by_name').on(table.maker, table.model, table.id)],
+  (table) => [
+    index('cards_by_name').on(table.maker, table.model, table.id),
+    index('cards_by_change').on(table.changedAt),
+  ],
 )
 
 export const cardRevisions = mysqlTable(
@@ -43,8 +60,14 @@ export const cardRevisions = mysqlTable(
     state: varchar('state', { length: 12 }).notNull(),
     hash: varchar('hash', { length: 64 }).notNull(),
     body: document<Card>('body').notNull(),
+    /** who wrote it last and when; a card that came in a file has neither */
+    by: id('made_by'),
+    at: moment('made_at'),
   },
-  (table) => [primaryKey({ columns: [table.card, table.revision] })],
+  (table) => [
+    primaryKey({ columns: [table.card, table.revision] }),
+    index('card_revisions_by_state').on(table.state, table.card),
+  ],
 )
 
 export const units = mysqlTable(
@@ -66,8 +89,11 @@ export const units = mysqlTable(
     takenInBy: id('taken_in_by').notNull(),
     /** the run that counts for lists: the last one started */
     run: id('run'),
+    /** taken in together with others of one card */
+    tray: id('tray'),
   },
   (table) => [
+    index('units_by_tray').on(table.tray, table.id),
     uniqueIndex('units_by_tag').on(table.tag),
     index('units_by_place').on(table.place, table.takenInAt, table.id),
     index('units_by_card').on(table.card, table.id),
@@ -86,6 +112,8 @@ export const runs = mysqlTable(
     instruments: document<Instrument[]>('instruments').notNull(),
     startedAt: moment('started_at').notNull(),
     startedBy: id('started_by').notNull(),
+    /** what the unit read before, a twin, a neighbour */
+    compare: document<Comparison[]>('compare'),
   },
   (table) => [index('runs_by_unit').on(table.unit, table.startedAt), index('runs_by_card').on(table.card, table.id)],
 )

@@ -1,7 +1,7 @@
-import { sentencesOf } from '@sure-spool/contract'
+import { sentencesOf, uuidSchema } from '@sure-spool/contract'
 import type { Request, RequestHandler, Response } from 'express'
 import type { z } from 'zod'
-import { ProblemError } from './problem'
+import { notFound, ProblemError } from './problem'
 
 /** Validates one part of a request; what does not fit is a 400 with every path and sentence. */
 export function parse<S extends z.ZodType>(schema: S, value: unknown, status = 400): z.infer<S> {
@@ -26,4 +26,11 @@ export function answers(work: (request: Request, response: Response) => Promise<
       })
       .catch(next)
   }
+}
+
+/** An id in an address. @throws ProblemError 404 for what cannot be one */
+export const idOf = (value: unknown): string => {
+  const result = uuidSchema.safeParse(value)
+  if (!result.success) throw notFound('What this address names')
+  return result.data
 }

@@ -1,42 +1,24 @@
-import type { Card } from '@sure-spool/core'
+import { figuresOf, wordsOf, type Card } from '@sure-spool/core'
 import type { CardRecord, CardRow } from '@sure-spool/contract'
-import { and, asc, eq, gt, isNotNull, like, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNotNull, or, sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
 import type { Queries } from '../database/connect'
-import { cardRevisions, cards, checkStates, runStates, runs, units } from '../database/schema'
+import { cardRevisions, cards, checkStates, runStates, runs, units, type CardSearch } from '../database/schema'
 
 export interface CardPage {
-  find?: string | undefined
   after?: { maker: string; model: string; id: string } | undefined
   limit: number
 }
 
-/** Published cards by maker and model; `find` is matched against both. */
-export async function listCards(queries: Queries, { find, after, limit }: CardPage): Promise<CardRow[]> {
-  const words = (find ?? '')
-    .trim()
-    .split(/\s+/)
-    .filter((word) => word !== '')
-    .slice(0, 8)
+/** Published cards by maker and model, a page at a time. */
+export async function listCards(queries: Queries, { after, limit }: CardPage): Promise<CardRow[]> {
   const rows = await queries
-    .select({
-      id: cards.id,
-      maker: cards.maker,
-      model: cards.model,
-      family: cards.family,
-      revision: cardRevisions.revision,
-      body: cardRevisions.body,
-      units: sql<number>`(select count(*) from ${units} where ${units.card} = ${cards.id})`,
-    })
+    .select({ id: cards.id, maker: cards.maker, model: cards.model, family: cards.family, body: cardRevisions.body })
     .from(cards)
     .innerJoin(cardRevisions, and(eq(cardRevisions.card, cards.id), eq(cardRevisions.revision, cards.published)))
     .where(
       and(
         isNotNull(cards.published),
-        ...words.map((word) => {
-          const pattern = `%${word.replace(/[\\%_]/g, '\\$&')}%`
-          return or(like(cards.maker, pattern), like(cards.model, pattern), like(cards.family, pattern))
-        }),
         after === undefined
           ? undefined
           : or(
@@ -50,7 +32,52 @@ export async function listCards(queries: Queries, { find, after, limit }: CardPa
     )
     .orderBy(asc(cards.maker), asc(cards.model), asc(cards.id))
     .limit(limit)
-  return rows.map(({ body, ...row }) => ({ ...row, units: Number(row.units), partNumbers: body.name.partNumbers }))
+  return withUnits(
+    queries,
+    rows.map(({ body, ...row }) => ({ ...row, revision: body.revision, partNumbers: body.name.partNumbers })),
+  )
+}
+
+/** Cards somebody is still writing, the last one touched first. */
+export async function listDrafts(queries: Queries, limit: number): Promise<CardRow[]> {
+  const rows = await queries
+    .select({ body: cardRevisions.body })
+    .from(cardRevisions)
+    .where(eq(cardRevisions.state, 'draft'))
+    .orderBy(desc(cardRevisions.at), desc(cardRevisions.card))
+    .limit(limit)
+  return withUnits(
+    queries,
+    rows.map(({ body: { id, revision, family, name } }) => ({
+      id,
+      revision,
+      family,
+      maker: name.maker,
+      model: name.model,
+      partNumbers: name.partNumbers,
+      draft: true as const,
+    })),
+  )
+}
+
+/** Rows of a list with how many units of each card were ever taken in. */
+export async function withUnits<R extends { id: string }>(
+  queries: Queries,
+  rows: R[],
+): Promise<(R & { units: number })[]> {
+  if (rows.length === 0) return []
+  const counts = await queries
+    .select({ card: units.card, count: sql<number>`count(*)`.mapWith(Number) })
+    .from(units)
+    .where(
+      inArray(
+        units.card,
+        rows.map((row) => row.id),
+      ),
+    )
+    .groupBy(units.card)
+  const countOf = new Map(counts.map(({ card, count }) => [card, count]))
+  return rows.map((row) => ({ ...row, units: countOf.get(row.id) ?? 0 }))
 }
 
 const known = new LRUCache<string, Card>({ max: 500 })
@@ -78,24 +105,89 @@ export async function readRevision(
 
 export async function revisionsOf(queries: Queries, card: string) {
   return queries
-    .select({ revision: cardRevisions.revision, state: cardRevisions.state, hash: cardRevisions.hash })
+    .select({
+      revision: cardRevisions.revision,
+      state: cardRevisions.state,
+      hash: cardRevisions.hash,
+      by: cardRevisions.by,
+      at: cardRevisions.at,
+    })
     .from(cardRevisions)
     .where(eq(cardRevisions.card, card))
     .orderBy(asc(cardRevisions.revision))
 }
 
-export async function insertRevision(queries: Queries, card: Card, hash: string): Promise<void> {
-  const published = card.state === 'published' ? card.revision : null
-  const head = { maker: card.name.maker, model: card.name.model, family: card.family }
-  await queries
-    .insert(cards)
-    .values({ id: card.id, ...head, published })
-    .onDuplicateKeyUpdate({
-      set: { ...head, published: sql`greatest(coalesce(${cards.published}, 0), coalesce(values(published), 0))` },
-    })
+/** Who wrote a revision, and when. */
+export type Written = { by: string; at: string }
+
+/** Keeps a revision: a new one, or the draft that stood under its number. The caller has seen to it that nothing published goes. */
+export async function keepRevision(queries: Queries, card: Card, hash: string, written?: Written): Promise<void> {
+  const row = { state: card.state, hash, body: card, ...(written ?? {}) }
   await queries
     .insert(cardRevisions)
-    .values({ card: card.id, revision: card.revision, state: card.state, hash, body: card })
+    .values({ card: card.id, revision: card.revision, ...row })
+    .onDuplicateKeyUpdate({ set: row })
+  const head = { maker: card.name.maker, model: card.name.model, family: card.family }
+  const changedAt = sql`utc_timestamp(3)`
+  const [before] = await queries.select({ published: cards.published }).from(cards).where(eq(cards.id, card.id))
+  if (!before) await queries.insert(cards).values({ id: card.id, ...head, published: null, search: null, changedAt })
+  else if (before.published === null) await queries.update(cards).set(head).where(eq(cards.id, card.id))
+  if (card.state !== 'published' || (before?.published ?? 0) >= card.revision) return
+  await queries
+    .update(cards)
+    .set({ ...head, published: card.revision, search: searchOf(card), changedAt })
+    .where(eq(cards.id, card.id))
+}
+
+const rowsAtOnce = 100
+
+/** Keeps the first revisions of cards that are not here yet, many at a time. */
+export async function insertCards(
+  queries: Queries,
+  many: { card: Card; hash: string }[],
+  written?: Written,
+): Promise<void> {
+  for (let from = 0; from < many.length; from += rowsAtOnce) {
+    const some = many.slice(from, from + rowsAtOnce)
+    await queries.insert(cardRevisions).values(
+      some.map(({ card, hash }) => ({
+        card: card.id,
+        revision: card.revision,
+        state: card.state,
+        hash,
+        body: card,
+        ...(written ?? {}),
+      })),
+    )
+    await queries.insert(cards).values(
+      some.map(({ card }) => ({
+        id: card.id,
+        maker: card.name.maker,
+        model: card.name.model,
+        family: card.family,
+        published: card.state === 'published' ? card.revision : null,
+        search: card.state === 'published' ? searchOf(card) : null,
+        changedAt: sql`utc_timestamp(3)`,
+      })),
+    )
+  }
+}
+
+/** What a published card can be found by. */
+export const searchOf = (card: Card): CardSearch => ({
+  revision: card.revision,
+  partNumbers: card.name.partNumbers,
+  words: wordsOf(card),
+  figures: figuresOf(card),
+})
+
+/** Stamps cards again at the end of a long transaction, so that an index that looked in the meantime looks again. */
+export async function stampChanged(queries: Queries, ids: string[]): Promise<void> {
+  for (let from = 0; from < ids.length; from += 1000)
+    await queries
+      .update(cards)
+      .set({ changedAt: sql`utc_timestamp(3)` })
+      .where(inArray(cards.id, ids.slice(from, from + 1000)))
 }
 
 /** Every closed run's judged figures of a card, newest runs first, at most `limit` readings. */
@@ -140,4 +232,15 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
         : [{ ...row, value: row.value ?? 0, finding: row.finding as CardRecord['readings'][number]['finding'] }],
     ),
   }
+}
+
+/** The newest published revision of each card, by name; of some by their ids. */
+export async function publishedCards(queries: Queries, ids?: string[]): Promise<Card[]> {
+  const rows = await queries
+    .select({ body: cardRevisions.body })
+    .from(cards)
+    .innerJoin(cardRevisions, and(eq(cardRevisions.card, cards.id), eq(cardRevisions.revision, cards.published)))
+    .where(ids === undefined ? undefined : inArray(cards.id, ids))
+    .orderBy(asc(cards.maker), asc(cards.model), asc(cards.id))
+  return rows.map(({ body }) => body)
 }

@@ -5,7 +5,7 @@ import { cards, runStates, units } from '../database/schema'
 
 type UnitRow = typeof units.$inferSelect
 
-const asUnit = ({ card, revision, run: _run, serial, variant, from, blockedBy, ...row }: UnitRow): Unit => ({
+const asUnit = ({ card, revision, run: _run, serial, variant, from, blockedBy, tray, ...row }: UnitRow): Unit => ({
   ...row,
   history: row.history as Unit['history'],
   complaint: row.complaint as Unit['complaint'],
@@ -15,6 +15,7 @@ const asUnit = ({ card, revision, run: _run, serial, variant, from, blockedBy, .
   ...(variant === null ? {} : { variant }),
   ...(from === null ? {} : { from }),
   ...(blockedBy === null ? {} : { blockedBy }),
+  ...(tray === null ? {} : { tray }),
 })
 
 const asRow = ({ card, ...unit }: Unit) => ({ ...unit, card: card.id, revision: card.revision })
@@ -41,18 +42,24 @@ export async function moveUnit(
     .where(eq(units.id, id))
 }
 
+/** The condition a repair left the unit in. */
+export async function setHistory(queries: Queries, id: string, history: string): Promise<void> {
+  await queries.update(units).set({ history }).where(eq(units.id, id))
+}
+
 export interface QueuePage {
   place?: UnitPlace | undefined
   after?: { takenInAt: string; id: string } | undefined
   limit: number
   id?: string
+  tray?: string | undefined
 }
 
 /**
  * Units with their card's name and where their last run stands, newest first, a page at a time. The page is read by its own index
  * alone and what belongs to it after: a join would let the database begin at the cards and sort every unit there is.
  */
-export async function listUnits(queries: Queries, { place, after, limit, id }: QueuePage): Promise<QueueUnit[]> {
+export async function listUnits(queries: Queries, { place, after, limit, id, tray }: QueuePage): Promise<QueueUnit[]> {
   const page = await queries
     .select()
     .from(units)
@@ -60,6 +67,7 @@ export async function listUnits(queries: Queries, { place, after, limit, id }: Q
       and(
         place === undefined ? undefined : eq(units.place, place),
         id === undefined ? undefined : eq(units.id, id),
+        tray === undefined ? undefined : eq(units.tray, tray),
         after === undefined
           ? undefined
           : or(lt(units.takenInAt, after.takenInAt), and(eq(units.takenInAt, after.takenInAt), lt(units.id, after.id))),

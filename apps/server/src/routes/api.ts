@@ -1,32 +1,32 @@
 import {
-  cardQuerySchema,
+  byQuerySchema,
   entriesSchema,
+  instrumentBodySchema,
   movedUnitSchema,
   newRunSchema,
   newUnitSchema,
+  pageSchema,
+  personBodySchema,
   queueQuerySchema,
   importSchema,
-  uuidSchema,
-  type CardList,
-  type CardView,
+  settingsBodySchema,
   type ShopView,
 } from '@sure-spool/contract'
 import { openApiDocument } from '@sure-spool/contract/openapi'
-import type { Entry } from '@sure-spool/core'
+import type { Entry, Instrument } from '@sure-spool/core'
 import express, { Router } from 'express'
 import type { Database } from '../database/connect'
-import { decodeCursor, encodeCursor } from '../http/cursor'
-import { answers, parse } from '../http/handle'
+import { answers, idOf, parse } from '../http/handle'
 import { notFound } from '../http/problem'
-import { listCards, readRevision, recordOf, revisionsOf, type CardPage } from '../repositories/cards'
+import { cardRoutes } from './cards'
 import { allInstruments, allPeople, readSettings } from '../repositories/shop'
 import { lastTagNumber, listUnits } from '../repositories/units'
+import { keepInstrument, keepPerson, keepSettings, retireInstrument } from '../services/keepShop'
 import { keepEntries } from '../services/keepEntries'
 import { exportShop, importShop } from '../services/moveHouse'
 import { moveTo, queue, startRun, takeIn, viewRun } from '../services/queue'
+import { runsOfUnit } from '../services/unitRuns'
 import { readingsCsv } from '../services/readingsCsv'
-
-const mostStrokes = 5000
 
 /** The API under /api/v1. What is mounted here stands in the contract's list of routes. */
 export function apiRoutes(database: Database, version: string): Router {
@@ -53,6 +53,42 @@ export function apiRoutes(database: Database, version: string): Router {
     answers((request) => importShop(database, parse(importSchema, request.body))),
   )
 
+  router.put(
+    '/shop/settings',
+    json,
+    answers(async (request) => {
+      const { settings, by } = parse(settingsBodySchema, request.body)
+      await keepSettings(database, settings, by)
+      return shopView(database)
+    }),
+  )
+  router.put(
+    '/shop/instruments/:id',
+    json,
+    answers(async (request) => {
+      const { instrument, by } = parse(instrumentBodySchema, request.body)
+      await keepInstrument(database, String(request.params['id']), instrument as Instrument, by)
+      return shopView(database)
+    }),
+  )
+  router.delete(
+    '/shop/instruments/:id',
+    answers(async (request) => {
+      const { by } = parse(byQuerySchema, request.query)
+      await retireInstrument(database, String(request.params['id']), by)
+      return shopView(database)
+    }),
+  )
+  router.put(
+    '/shop/people/:id',
+    json,
+    answers(async (request) => {
+      const { person, by } = parse(personBodySchema, request.body)
+      await keepPerson(database, idOf(request.params['id']), person, by)
+      return shopView(database)
+    }),
+  )
+
   router.get(
     '/units',
     answers((request) => queue(database, parse(queueQuerySchema, request.query))),
@@ -74,28 +110,17 @@ export function apiRoutes(database: Database, version: string): Router {
       return unit
     }),
   )
+  router.get(
+    '/units/:id/runs',
+    answers((request) => runsOfUnit(database, idOf(request.params['id']), parse(pageSchema, request.query))),
+  )
   router.put(
     '/units/:id/place',
     json,
     answers((request) => moveTo(database, idOf(request.params['id']), parse(movedUnitSchema, request.body))),
   )
 
-  router.get(
-    '/cards',
-    answers((request) => cardList(database, parse(cardQuerySchema, request.query))),
-  )
-  router.get(
-    '/cards/:id',
-    answers((request) => cardView(database, idOf(request.params['id']))),
-  )
-  router.get(
-    '/cards/:id/record',
-    answers(async (request) => {
-      const id = idOf(request.params['id'])
-      if ((await revisionsOf(database, id)).length === 0) throw notFound('This card')
-      return recordOf(database, id, mostStrokes)
-    }),
-  )
+  router.use('/cards', cardRoutes(database))
 
   router.post(
     '/runs',
@@ -130,12 +155,6 @@ export function apiRoutes(database: Database, version: string): Router {
   return router
 }
 
-const idOf = (value: unknown): string => {
-  const result = uuidSchema.safeParse(value)
-  if (!result.success) throw notFound('What this address names')
-  return result.data
-}
-
 async function shopView(database: Database): Promise<ShopView> {
   const [settings, people, instruments] = await Promise.all([
     readSettings(database),
@@ -144,27 +163,4 @@ async function shopView(database: Database): Promise<ShopView> {
   ])
   const next = (await lastTagNumber(database, settings.tagPrefix)) + 1
   return { settings, people, instruments, nextTag: `${settings.tagPrefix}${String(next).padStart(4, '0')}` }
-}
-
-async function cardList(
-  database: Database,
-  query: { find?: string | undefined; cursor?: string | undefined; limit: number },
-): Promise<CardList> {
-  const after =
-    query.cursor === undefined
-      ? undefined
-      : decodeCursor<NonNullable<CardPage['after']>>(query.cursor, ['maker', 'model', 'id'])
-  const rows = await listCards(database, { find: query.find, after, limit: query.limit + 1 })
-  const cards = rows.slice(0, query.limit)
-  const last = cards.at(-1)
-  const more = rows.length > query.limit && last !== undefined
-  return { cards, ...(more ? { next: encodeCursor({ maker: last.maker, model: last.model, id: last.id }) } : {}) }
-}
-
-async function cardView(database: Database, id: string): Promise<CardView> {
-  const revisions = await revisionsOf(database, id)
-  const newest = revisions.filter((one) => one.state === 'published').at(-1) ?? revisions.at(-1)
-  const card = newest && (await readRevision(database, id, newest.revision))
-  if (!card) throw notFound('This card')
-  return { card, revisions }
 }

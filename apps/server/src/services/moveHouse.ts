@@ -1,15 +1,16 @@
 import type { Imported, Shop, ShopRun } from '@sure-spool/contract'
-import { runState, type Card, type Run } from '@sure-spool/core'
+import { runState, type Card, type Comparison, type Run } from '@sure-spool/core'
 import { asc } from 'drizzle-orm'
-import { hashOf } from '../canonical'
+import { canonical } from '../canonical'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { cardRevisions, runs, units } from '../database/schema'
 import { ProblemError } from '../http/problem'
-import { insertRevision, readRevision, revisionsOf } from '../repositories/cards'
+import { readRevision } from '../repositories/cards'
 import { appendEntries, entriesOf, insertRun, readRun, readRunRow } from '../repositories/runs'
 import { allInstruments, allPeople, insertShop, note, readSettings } from '../repositories/shop'
 import { keepFinding, keepState } from '../repositories/states'
 import { insertUnit, moveUnit, readUnit } from '../repositories/units'
+import { keepCards } from './importCards'
 
 /**
  * Takes a shop document in, all or nothing. What is there already under the same id is left as it is; a card revision with
@@ -32,7 +33,7 @@ export async function importShop(database: Database, shop: Shop): Promise<Import
       runs: 0,
       entries: 0,
     }
-    for (const card of shop.cards) counts.cards += await importCard(queries, card)
+    counts.cards = await keepCards(queries, shop.cards as Card[])
     for (const [i, unit] of shop.units.entries()) {
       if (await readUnit(queries, unit.id)) continue
       if (!(await readRevision(queries, unit.card.id, unit.card.revision)))
@@ -59,20 +60,6 @@ const missing = (path: string, what: string) =>
     [{ path, detail: `names ${what} that is not there` }],
   )
 
-async function importCard(queries: Queries, card: Card): Promise<number> {
-  const hash = hashOf(card)
-  const before = (await revisionsOf(queries, card.id)).find((one) => one.revision === card.revision)
-  if (before?.hash === hash) return 0
-  if (before)
-    throw new ProblemError(
-      409,
-      'conflict',
-      `Nothing was taken in: ${card.name.maker} ${card.name.model}, revision ${card.revision}, is here already with another body. Give one of the two another revision number.`,
-    )
-  await insertRevision(queries, card, hash)
-  return 1
-}
-
 async function importRun(
   queries: Queries,
   shop: Shop,
@@ -83,7 +70,9 @@ async function importRun(
   const unit = await readUnit(queries, source.unit)
   if (!unit) throw missing(`runs[${i}].unit`, 'a unit')
   const kit = [...shop.instruments, ...(await allInstruments(queries))]
-  const instruments = source.instruments.flatMap((id) => kit.find((one) => one.id === id) ?? [])
+  const instruments = source.instruments.flatMap((one) =>
+    typeof one === 'string' ? (kit.find(({ id }) => id === one) ?? []) : one,
+  )
   const row = {
     id: source.id,
     unit: unit.id,
@@ -94,6 +83,7 @@ async function importRun(
     instruments,
     startedAt: source.startedAt,
     startedBy: source.startedBy,
+    compare: (source.compare as Comparison[] | undefined) ?? null,
   }
   await insertRun(queries, row)
   const added = (source.entries as Run['entries']).map((entry) => ({
@@ -132,9 +122,13 @@ export async function exportShop(queries: Queries): Promise<Shop> {
       card: { id: row.card, revision: row.revision },
       history: row.history as ShopRun['history'],
       rule: row.rule as ShopRun['rule'],
-      instruments: row.instruments.map((one) => one.id),
+      instruments: row.instruments.map((one) => {
+        const today = instruments.find(({ id }) => id === one.id)
+        return today && canonical(today) === canonical(one) ? one.id : one
+      }),
       startedAt: row.startedAt,
       startedBy: row.startedBy,
+      ...(row.compare === null ? {} : { compare: row.compare }),
       entries: await entriesOf(queries, row.id),
     })
   const all = await Promise.all(unitRows.map(({ id }) => readUnit(queries, id)))

@@ -6,21 +6,32 @@ import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound, ProblemError } from '../http/problem'
 import { readRevision } from '../repositories/cards'
 import { insertRun, readRun, readRunRow } from '../repositories/runs'
-import { allInstruments, allPeople, note, readSettings } from '../repositories/shop'
+import { allInstruments, note, readSettings } from '../repositories/shop'
 import { keepState } from '../repositories/states'
-import { countPlaces, insertUnit, listUnits, moveUnit, readUnit, tagTaken, type QueuePage } from '../repositories/units'
+import { knownPerson } from './knownPerson'
+import { lastRunOf, revisionNow } from './unitRuns'
+import {
+  countPlaces,
+  insertUnit,
+  listUnits,
+  moveUnit,
+  readUnit,
+  setHistory,
+  tagTaken,
+  type QueuePage,
+} from '../repositories/units'
 
 /** A page of the queue, newest first, with how many stand where. */
 export async function queue(
   queries: Queries,
-  query: { place?: Unit['place'] | undefined; cursor?: string | undefined; limit: number },
+  query: { place?: Unit['place'] | undefined; tray?: string | undefined; cursor?: string | undefined; limit: number },
 ): Promise<Queue> {
   const after =
     query.cursor === undefined
       ? undefined
       : decodeCursor<NonNullable<QueuePage['after']>>(query.cursor, ['takenInAt', 'id'])
   const [units, counts] = await Promise.all([
-    listUnits(queries, { place: query.place, after, limit: query.limit + 1 }),
+    listUnits(queries, { place: query.place, tray: query.tray, after, limit: query.limit + 1 }),
     countPlaces(queries),
   ])
   const page = units.slice(0, query.limit)
@@ -62,12 +73,6 @@ export async function takeIn(database: Database, body: NewUnit): Promise<Unit> {
 const refused = (path: string, detail: string) =>
   new ProblemError(422, 'refused', `Nothing was kept: ${path} ${detail}.`, [{ path, detail }])
 
-async function knownPerson(queries: Queries, id: string, path: string): Promise<void> {
-  const people = await allPeople(queries)
-  if (!people.some((person) => person.id === id))
-    throw refused(path, 'names a person this shop does not know; choose who is at the bench')
-}
-
 /** Sets a unit to waiting, onto the bench, or aside as blocked with what it waits for. */
 export async function moveTo(database: Database, id: string, { place, blockedBy, by }: MovedUnit): Promise<Unit> {
   return inTransaction(database, async (queries) => {
@@ -88,7 +93,10 @@ export async function moveTo(database: Database, id: string, { place, blockedBy,
   })
 }
 
-/** Starts a run of a unit on the card revision it was taken in with; the same run again is the same run. */
+/**
+ * Starts a run of a unit on the card revision it was taken in with; the same run again is the same run. After an earlier run it is
+ * the card's newest revision, in the condition that run left the unit in, compared with what was read then.
+ */
 export async function startRun(database: Database, body: NewRun): Promise<RunView> {
   return inTransaction(database, async (queries) => {
     const before = await readRunRow(queries, body.id)
@@ -102,16 +110,18 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
     if (!unit) throw refused('unit', 'names a unit that is not here; take it in first')
     await knownPerson(queries, body.by, 'by')
     const [settings, instruments] = await Promise.all([readSettings(queries), allInstruments(queries)])
+    const past = before ? undefined : await lastRunOf(queries, unit.id)
     const row = before ?? {
       id: body.id,
       unit: unit.id,
       card: unit.card.id,
-      revision: unit.card.revision,
-      history: unit.history,
+      revision: past ? await revisionNow(queries, unit.card) : unit.card.revision,
+      history: past?.history ?? unit.history,
       rule: settings.rule,
       instruments,
       startedAt: body.startedAt,
       startedBy: body.by,
+      compare: past ? [past.comparison] : null,
     }
     if (!before) await insertRun(queries, row)
     const run = await readRun(queries, row)
@@ -120,6 +130,7 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
     if (!before) {
       await keepState(queries, state)
       await moveUnit(queries, unit.id, 'bench', null, row.id)
+      if (row.history !== unit.history) await setHistory(queries, unit.id, row.history)
     }
     return { run, state: summarise(state) }
   })

@@ -1,10 +1,13 @@
-import type { Card, Run } from '@sure-spool/core'
+import { families, type Card, type Comparison, type Run } from '@sure-spool/core'
 import { z } from 'zod'
 import { kept } from './kept'
 import {
+  cardSchema,
+  comparisonSchema,
   conditionsSchema,
   entrySchema,
   exactMomentSchema,
+  historySchema,
   idSchema,
   instrumentSchema,
   momentSchema,
@@ -97,6 +100,14 @@ export const shopViewSchema = z.object({
   nextTag: z.string(),
 })
 
+export const revisionRowSchema = z.object({
+  revision: z.number(),
+  state: z.string(),
+  hash: z.string(),
+  by: z.string().nullable(),
+  at: z.string().nullable(),
+})
+
 export const cardRowSchema = z.object({
   id: idSchema,
   revision: z.number(),
@@ -105,8 +116,88 @@ export const cardRowSchema = z.object({
   model: z.string(),
   partNumbers: z.array(z.string()),
   units: z.number(),
+  draft: z.literal(true).optional(),
+  /** how well it explains what was measured, where that was asked */
+  fit: z
+    .object({
+      matches: z.array(
+        z.object({ text: z.string(), check: z.string(), offPct: z.number(), leadsOhms: z.number().optional() }),
+      ),
+      missing: z.array(z.string()),
+      openMissing: z.boolean(),
+      misfit: z.number(),
+    })
+    .optional(),
 })
-export const cardListSchema = z.object({ cards: z.array(cardRowSchema), next: z.string().optional() })
+export const cardListSchema = z.object({
+  cards: z.array(cardRowSchema),
+  next: z.string().optional(),
+  /** no card holds all the words; these hold some */
+  loosely: z.literal(true).optional(),
+  /** pieces of what was measured that are no figure */
+  unread: z.array(z.string()).optional(),
+})
+
+/** A draft as it is written: `replaces` is the hash of the draft it stands on, so that two writers never overwrite each other. */
+export const writtenCardSchema = kept(
+  z.strictObject({ card: cardSchema, by: uuidSchema, replaces: z.string().max(64).optional() }),
+)
+/** The shop's habits, a meter or a person as they are to be from now on, and who says so. */
+export const settingsBodySchema = z.strictObject({ settings: shopSettingsSchema, by: uuidSchema })
+export const instrumentBodySchema = z.strictObject({ instrument: instrumentSchema, by: uuidSchema })
+export const personBodySchema = kept(z.strictObject({ person: personSchema, by: uuidSchema }))
+export const byQuerySchema = z.strictObject({ by: uuidSchema })
+
+export const writtenSchema = z.object({ hash: z.string(), revision: z.number(), state: z.string() })
+export const publishSchema = z.strictObject({ by: uuidSchema, hash: z.string().max(64) })
+
+/** Several cards taken in at once; what is in conflict waits for a word: keep what is here, or take theirs as the next draft. */
+export const importCardsSchema = kept(
+  z.strictObject({
+    cards: z.array(cardSchema).min(1).max(5000),
+    by: uuidSchema,
+    preview: z.boolean(),
+    resolve: z.record(z.string().max(80), z.enum(['keep', 'next'])).default({}),
+  }),
+)
+export const importedCardsSchema = z.object({
+  rows: z.array(
+    z.object({
+      id: idSchema,
+      revision: z.number(),
+      maker: z.string(),
+      model: z.string(),
+      what: z.enum(['new', 'revision', 'same', 'conflict', 'kept', 'next']),
+      state: z.string(),
+      as: z.number().optional(),
+    }),
+  ),
+  kept: z.number(),
+})
+
+/** What a CSV of figures will do, row by row. */
+export const figureRowSchema = z.object({
+  row: z.number(),
+  what: z.enum(['new-card', 'new-check', 'another-limit', 'changed', 'same', 'refused']),
+  maker: z.string(),
+  model: z.string(),
+  check: z.string(),
+  limit: z.string(),
+  detail: z.string(),
+})
+export const figuresPreviewSchema = z.object({
+  rows: z.array(figureRowSchema),
+  /** cards that get a draft of it */
+  drafts: z.array(z.object({ id: idSchema, revision: z.number(), maker: z.string(), model: z.string() })),
+  delimiter: z.string(),
+  decimalComma: z.boolean(),
+  kept: z.boolean(),
+})
+export const figuresQuerySchema = z.strictObject({
+  by: uuidSchema,
+  keep: z.enum(['true', 'false']).default('false'),
+})
+export const idsQuerySchema = z.strictObject({ ids: z.string().max(40_000).optional() })
 
 /** What the shop's own record says of a card: every unit's readings that counted when its run was closed. */
 export const cardRecordSchema = z.object({
@@ -147,6 +238,32 @@ export const keptSchema = z.object({
   state: summarySchema,
 })
 
+/** What was found when a run was closed, as it was kept then. */
+export const keptFindingSchema = z.object({
+  at: momentSchema,
+  core: z.string(),
+  revision: z.number(),
+  finding: findingWordSchema,
+  decision: z.string(),
+})
+
+/** One run of a unit, for its page: where it ended and the figures that counted. */
+export const unitRunSchema = z.object({
+  run: idSchema,
+  startedAt: momentSchema,
+  by: idSchema,
+  revision: z.number(),
+  history: historySchema,
+  finding: findingWordSchema,
+  closed: z.boolean(),
+  decision: z.object({ what: z.string(), why: z.string() }).optional(),
+  outcome: z.object({ what: z.enum(['ran-well', 'came-back']), words: z.string(), at: momentSchema }).optional(),
+  comparison: comparisonSchema,
+  verdicts: summarySchema.shape.verdicts,
+  findings: z.array(keptFindingSchema),
+})
+export const unitRunsSchema = z.object({ runs: z.array(unitRunSchema), next: z.string().optional() })
+
 export const runViewSchema = z.object({ run: runSchema, state: summarySchema })
 
 export const importedSchema = z.object({
@@ -171,21 +288,38 @@ export const pageSchema = z.strictObject({
   cursor: z.string().max(200).optional(),
   limit: z.coerce.number().int().min(1).max(200).default(100),
 })
-export const queueQuerySchema = pageSchema.extend({ place: placeSchema.optional() })
-export const cardQuerySchema = pageSchema.extend({ find: z.string().max(200).optional() })
+export const queueQuerySchema = pageSchema.extend({ place: placeSchema.optional(), tray: uuidSchema.optional() })
+export const cardQuerySchema = pageSchema.extend({
+  find: z.string().max(200).optional(),
+  /** what was measured, as it is said: `about 318 and 36, both open to frame` */
+  read: z.string().max(500).optional(),
+  /** whether the comma is the decimal mark in `read` */
+  comma: z.enum(['true', 'false']).optional(),
+  family: z.enum(families).optional(),
+  state: z.enum(['published', 'draft']).optional(),
+})
 
 export type QueueUnit = z.infer<typeof queueUnitSchema>
 export type Queue = z.infer<typeof queueSchema>
 export type ShopView = z.infer<typeof shopViewSchema>
 export type CardRow = z.infer<typeof cardRowSchema>
+export type CardQuery = z.infer<typeof cardQuerySchema>
 export type CardList = z.infer<typeof cardListSchema>
 export type CardRecord = z.infer<typeof cardRecordSchema>
+export type WrittenCard = z.infer<typeof writtenCardSchema>
+export type Written = z.infer<typeof writtenSchema>
+export type ImportedCards = z.infer<typeof importedCardsSchema>
+export type FigureRow = z.infer<typeof figureRowSchema>
+export type FiguresPreview = z.infer<typeof figuresPreviewSchema>
 export type NewUnit = z.infer<typeof newUnitSchema>
 export type MovedUnit = z.infer<typeof movedUnitSchema>
 export type NewRun = z.infer<typeof newRunSchema>
+export type UnitRun = Omit<z.infer<typeof unitRunSchema>, 'comparison'> & { comparison: Comparison }
+export type UnitRuns = { runs: UnitRun[]; next?: string }
 export type Kept = z.infer<typeof keptSchema>
 export type RunView = { run: Run; state: z.infer<typeof summarySchema> }
-export type CardView = { card: Card; revisions: { revision: number; state: string; hash: string }[] }
+export type CardView = { card: Card; revisions: RevisionRow[] }
+export type RevisionRow = z.infer<typeof revisionRowSchema>
 export type Problem = z.infer<typeof problemSchema>
 export type Standing = z.infer<typeof standingSchema>
 export type Mark = z.infer<typeof markSchema>['mark']

@@ -1,15 +1,17 @@
 import { extendZodWithOpenApi, OpenAPIRegistry, OpenApiGeneratorV31 } from '@asteasolutions/zod-to-openapi'
 import { z } from 'zod'
-import { cardSchema, idSchema, shopSchema, unitSchema } from '../formats'
+import { cardSchema, cardsSchema, idSchema, shopSchema, unitSchema } from '../formats'
 import * as bodies from './bodies'
 
 extendZodWithOpenApi(z)
 
 interface Route {
-  method: 'get' | 'post' | 'put'
+  method: 'get' | 'post' | 'put' | 'delete'
   path: string
   summary: string
   params?: z.ZodObject
+  /** a body that is no JSON */
+  media?: string
   query?: z.ZodObject
   body?: z.ZodType
   answer: z.ZodType
@@ -18,6 +20,7 @@ interface Route {
 }
 
 const byId = z.object({ id: idSchema })
+const byRevision = z.object({ id: idSchema, revision: z.coerce.number() })
 
 /** Every route of the API: what the server mounts must stand here, and a test holds the two together. */
 export const routes: Route[] = [
@@ -42,6 +45,41 @@ export const routes: Route[] = [
     body: shopSchema,
     answer: bodies.importedSchema,
     problems: [400, 409, 413, 422],
+  },
+  {
+    method: 'put',
+    path: '/shop/settings',
+    summary: 'The shop’s habits, in force at once',
+    body: bodies.settingsBodySchema,
+    answer: bodies.shopViewSchema,
+    problems: [400, 422],
+  },
+  {
+    method: 'put',
+    path: '/shop/instruments/{id}',
+    summary: 'A meter, new or changed; runs keep the one they were made with',
+    params: z.object({ id: z.string() }),
+    body: bodies.instrumentBodySchema,
+    answer: bodies.shopViewSchema,
+    problems: [400, 422],
+  },
+  {
+    method: 'delete',
+    path: '/shop/instruments/{id}',
+    summary: 'Takes a meter off the bench; runs keep it',
+    params: z.object({ id: z.string() }),
+    query: bodies.byQuerySchema,
+    answer: bodies.shopViewSchema,
+    problems: [400, 404, 422],
+  },
+  {
+    method: 'put',
+    path: '/shop/people/{id}',
+    summary: 'A person, new or renamed',
+    params: byId,
+    body: bodies.personBodySchema,
+    answer: bodies.shopViewSchema,
+    problems: [400, 422],
   },
   {
     method: 'get',
@@ -69,6 +107,15 @@ export const routes: Route[] = [
     problems: [404],
   },
   {
+    method: 'get',
+    path: '/units/{id}/runs',
+    summary: 'A unit’s runs, the newest first, with the figures that counted',
+    params: byId,
+    query: bodies.pageSchema,
+    answer: bodies.unitRunsSchema,
+    problems: [400, 404],
+  },
+  {
     method: 'put',
     path: '/units/{id}/place',
     summary: 'Where a unit stands',
@@ -80,10 +127,44 @@ export const routes: Route[] = [
   {
     method: 'get',
     path: '/cards',
-    summary: 'Cards, by words',
+    summary: 'Cards, by words or by what was measured',
     query: bodies.cardQuerySchema,
     answer: bodies.cardListSchema,
     problems: [400],
+  },
+  {
+    method: 'get',
+    path: '/cards/export',
+    summary: 'Cards as one file: those named, or all published ones',
+    query: bodies.idsQuerySchema,
+    answer: cardsSchema,
+    problems: [400],
+  },
+  {
+    method: 'get',
+    path: '/cards/figures.csv',
+    summary: 'Figures of cards as CSV, one row a limit',
+    query: bodies.idsQuerySchema,
+    answer: z.string(),
+    problems: [400],
+  },
+  {
+    method: 'post',
+    path: '/cards/figures',
+    summary: 'Takes a CSV of figures in as drafts, or says row by row what it would do',
+    query: bodies.figuresQuerySchema,
+    body: z.string(),
+    media: 'text/csv',
+    answer: bodies.figuresPreviewSchema,
+    problems: [400, 409, 413, 422],
+  },
+  {
+    method: 'post',
+    path: '/cards/import',
+    summary: 'Takes cards in; a conflict waits for a word, nothing is overwritten',
+    body: bodies.importCardsSchema,
+    answer: bodies.importedCardsSchema,
+    problems: [400, 409, 413, 422],
   },
   {
     method: 'get',
@@ -92,7 +173,7 @@ export const routes: Route[] = [
     params: byId,
     answer: z.object({
       card: cardSchema,
-      revisions: z.array(z.object({ revision: z.number(), state: z.string(), hash: z.string() })),
+      revisions: z.array(bodies.revisionRowSchema),
     }),
     problems: [404],
   },
@@ -103,6 +184,41 @@ export const routes: Route[] = [
     params: byId,
     answer: bodies.cardRecordSchema,
     problems: [404],
+  },
+  {
+    method: 'get',
+    path: '/cards/{id}/revisions/{revision}',
+    summary: 'One revision of a card',
+    params: byRevision,
+    answer: cardSchema,
+    problems: [404],
+  },
+  {
+    method: 'put',
+    path: '/cards/{id}/revisions/{revision}',
+    summary: 'Keeps a draft or a sketch; safe to repeat',
+    params: byRevision,
+    body: bodies.writtenCardSchema,
+    answer: bodies.writtenSchema,
+    problems: [400, 404, 409, 422],
+  },
+  {
+    method: 'delete',
+    path: '/cards/{id}/revisions/{revision}',
+    summary: 'Throws a draft away',
+    params: byRevision,
+    query: bodies.byQuerySchema,
+    answer: z.object({ dropped: z.literal(true) }),
+    problems: [400, 404, 409, 422],
+  },
+  {
+    method: 'post',
+    path: '/cards/{id}/revisions/{revision}/publish',
+    summary: 'Publishes a draft: it never changes from then on',
+    params: byRevision,
+    body: bodies.publishSchema,
+    answer: bodies.writtenSchema,
+    problems: [400, 404, 409, 422],
   },
   {
     method: 'post',
@@ -153,7 +269,7 @@ export function openApiDocument(version: string): object {
       request: {
         ...(route.params ? { params: route.params } : {}),
         ...(route.query ? { query: route.query } : {}),
-        ...(route.body ? { body: json(route.body) } : {}),
+        ...(route.body ? { body: json(route.body, route.media) } : {}),
       },
       responses: {
         [route.created ? 201 : 200]: { description: route.summary, ...json(route.answer, type) },

@@ -80,7 +80,7 @@ function terminalsOf(at: At): string[] {
 function upsideDown(card: Card): Contradiction[] {
   return card.checks.flatMap((check, i) =>
     check.limits.flatMap(({ limit }, j) => {
-      const message = limit === 'derived' ? undefined : wrongLimit(limit)
+      const message = limit === 'derived' ? undefined : (wrongLimit(limit) ?? bentCurve(limit, card))
       return message === undefined ? [] : [{ path: ['checks', i, 'limits', j, 'limit'], message }]
     }),
   )
@@ -91,4 +91,18 @@ function wrongLimit(limit: Limit): string | undefined {
   if (limit.kind === 'answer' && !limit.right.every((one) => limit.of.includes(one)))
     return 'calls an answer right that is not among those offered'
   return undefined
+}
+
+/** A curve is read from its place to its ohms: places go up, and where a figure must tell the place back, ohms go one way. */
+function bentCurve(limit: Limit, { family }: Card): string | undefined {
+  if (limit.kind !== 'curve') return undefined
+  const steps = limit.points.slice(1).map((point, i) => {
+    const before = limit.points[i] ?? point
+    return { x: point.x - before.x, ohms: point.ohms - before.ohms }
+  })
+  const at = steps.findIndex(({ x }) => x <= 0)
+  if (at >= 0) return `has its points out of order: ${limit.points[at + 1]?.x} stands behind ${limit.points[at]?.x}`
+  if (family !== 'sender' && family !== 'thermistor') return undefined
+  const oneWay = steps.every(({ ohms }) => ohms > 0) || steps.every(({ ohms }) => ohms < 0)
+  return oneWay ? undefined : 'goes up and down again: one figure would stand for two places'
 }

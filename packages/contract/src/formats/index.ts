@@ -1,9 +1,18 @@
 export { exactMomentSchema, figureSchema, idSchema, momentSchema, uuidSchema } from './basics'
 export { cardSchema, conditionsSchema } from './card'
+export { cardsSchema } from './cards'
 export { contradictionsIn, type Contradiction } from './contradictions'
 export { jsonSchemas } from './jsonSchema'
 export { readDocument, type ReadResult } from './read'
-export { entrySchema, historySchema, instrumentSchema, readingSchema, runSchema, unitInRunSchema } from './run'
+export {
+  comparisonSchema,
+  entrySchema,
+  historySchema,
+  instrumentSchema,
+  readingSchema,
+  runSchema,
+  unitInRunSchema,
+} from './run'
 export { sentencesOf, type PathProblem } from './sentences'
 export {
   personSchema,

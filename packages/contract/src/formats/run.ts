@@ -9,7 +9,7 @@ import {
   type Run,
 } from '@sure-spool/core'
 import { z } from 'zod'
-import { figureSchema, idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
+import { daySchema, figureSchema, idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
 import { cardSchema, conditionsSchema } from './card'
 
 export const historySchema = z.enum(['new', 'used', 'rewound'])
@@ -54,6 +54,8 @@ export const instrumentSchema = z.strictObject({
   overSign: z.enum(['OL', '1', '>']),
   ranging: z.enum(['auto', 'hand']),
   fourWire: z.literal(true).optional(),
+  zero: z.enum(['hardware', 'subtract']).optional(),
+  dueOn: daySchema.optional(),
   functions: z.array(z.strictObject({ quantity: z.enum(quantities), ranges: z.array(rangeSchema).max(40) })).max(20),
 })
 
@@ -155,18 +157,20 @@ export const unitInRunSchema = z.strictObject({
   words: wordsSchema,
 })
 
-const comparisonSchema = z.strictObject({
+export const comparisonSchema = z.strictObject({
   as: z.enum(['twin', 'neighbour', 'earlier', 'new']),
   tag: labelSchema,
   run: idSchema.optional(),
   figures: z.array(
     z.strictObject({
       check: wordSchema,
+      pair: z.tuple([wordSchema, wordSchema]).optional(),
       index: z.int().min(1).optional(),
       value: figureSchema,
       u: figureSchema.min(0),
     }),
   ),
+  failed: z.array(wordSchema).max(400).optional(),
 })
 
 /** A run as a document that stands alone: unit, card, instruments, entries. Verdicts are computed, never carried. */

@@ -1,8 +1,8 @@
 import { complaintIds, type Entry } from '@sure-spool/core'
 import { z } from 'zod'
-import { idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
+import { figureSchema, idSchema, labelSchema, momentSchema, percentSchema, wordSchema, wordsSchema } from './basics'
 import { cardSchema } from './card'
-import { entrySchema, historySchema, instrumentSchema } from './run'
+import { comparisonSchema, entrySchema, historySchema, instrumentSchema } from './run'
 
 export const personSchema = z.strictObject({ id: idSchema, name: labelSchema, role: labelSchema })
 
@@ -14,6 +14,15 @@ export const shopSettingsSchema = z.strictObject({
   decimalComma: z.boolean(),
   paper: z.enum(['A4', 'Letter']),
   tagPrefix: z.string().max(10),
+  /** what a new card starts from where nobody says otherwise */
+  defaults: z
+    .strictObject({
+      tolerancePct: percentSchema,
+      openOhms: figureSchema.positive(),
+      insulationOhms: figureSchema.positive(),
+      testVolts: figureSchema.positive(),
+    })
+    .optional(),
 })
 
 export const placeSchema = z.enum(['waiting', 'bench', 'blocked', 'done'])
@@ -33,6 +42,8 @@ export const unitSchema = z.strictObject({
   blockedBy: z.string().max(200).optional(),
   takenInAt: momentSchema,
   takenInBy: idSchema,
+  /** taken in together with others of one card, and worked one after another */
+  tray: idSchema.optional(),
 })
 
 /** A run as a shop file carries it: unit and card by reference, since both stand in the same file. */
@@ -42,9 +53,11 @@ export const shopRunSchema = z.strictObject({
   card: z.strictObject({ id: idSchema, revision: z.int().min(1) }),
   history: historySchema,
   rule: z.enum(['guarded', 'simple']),
-  instruments: z.array(wordSchema),
+  /** by id; whole where the meter was another one then than it is now */
+  instruments: z.array(z.union([wordSchema, instrumentSchema])),
   startedAt: momentSchema,
   startedBy: idSchema,
+  compare: z.array(comparisonSchema).max(20).optional(),
   entries: z.array(entrySchema),
 })
 

@@ -29,7 +29,9 @@ export interface Comparison {
   as: 'twin' | 'neighbour' | 'earlier' | 'new'
   tag: string
   run?: string
-  figures: { check: string; index?: number; value: number; u: number }[]
+  figures: { check: string; pair?: [string, string]; index?: number; value: number; u: number }[]
+  /** of an earlier run: checks that were outside, which the next run takes first */
+  failed?: string[]
 }
 
 export interface Instrument {
@@ -38,6 +40,10 @@ export interface Instrument {
   overSign: 'OL' | '1' | '>'
   ranging: 'auto' | 'hand'
   fourWire?: true
+  /** how its leads are zeroed: by its own key, or taken off by the bench */
+  zero?: 'hardware' | 'subtract'
+  /** the day its calibration is due, as 2027-03-02 */
+  dueOn?: string
   functions: { quantity: Quantity; ranges: MeterRange[] }[]
 }
 

@@ -64,3 +64,23 @@ describe('places of a check', () => {
     expect(ids.indexOf('series')).toBeGreaterThan(Math.max(ids.indexOf('low'), ids.indexOf('high')))
   })
 })
+
+describe('what failed a unit before comes first', () => {
+  const prepared = prepareCard({
+    card: demoCard('orrinvale-18-twin'),
+    unit: { id: '', tag: '', history: 'used', complaint: [], words: '' },
+  })
+  const ids = (first?: string[]) => planSteps(prepared, first).map((step) => step.id)
+
+  test('right behind the leads, with the frame proved before a ground test, and no step lost or doubled', () => {
+    const again = ids(['frame', 'high'])
+    const from = again.indexOf('leads') + 1
+    expect(again.slice(from, from + 3)).toEqual(['high', 'frame-proof', expect.stringMatching(/^frame:/)])
+    expect([...again].sort()).toEqual([...ids()].sort())
+    expect(again.at(-1)).toBe('finding')
+  })
+
+  test('a check that the card has no longer changes nothing', () => {
+    expect(ids(['gone'])).toEqual(ids())
+  })
+})

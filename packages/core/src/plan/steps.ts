@@ -36,11 +36,29 @@ const answered = new Set(['act', 'lamp'])
 /**
  * The ordered steps of a run: meet the part, make safe, leads, windings, ground, does it act, finding. Pairs come in an order
  * that keeps one clip where it is for as long as possible; a whole comes after its parts; what needs power comes last.
+ * @param first checks whose steps come before all other readings: those that failed this unit before
  */
-export function planSteps(prepared: PreparedCard): Step[] {
+export function planSteps(prepared: PreparedCard, first: readonly string[] = noneFirst): Step[] {
   const steps = known.get(prepared) ?? orderSteps(prepared)
   known.set(prepared, steps)
-  return steps
+  return first.length === 0 ? steps : brought(steps, new Set(first))
+}
+
+const noneFirst: readonly string[] = []
+/** Steps that must stand before a reading of their group. */
+const gates: Partial<Record<StepGroup, Step['kind']>> = { ground: 'frame-proof', act: 'supply' }
+
+/** The steps of some checks ahead of the other readings, each with what must stand before it. */
+function brought(steps: Step[], first: ReadonlySet<string>): Step[] {
+  const wanted = steps.filter((step) => (step.kind === 'reading' || step.kind === 'answer') && first.has(step.check))
+  const groups = new Set(wanted.map((step) => step.group))
+  const needed = steps.filter((step) => groups.has(step.group) && gates[step.group] === step.kind)
+  const ahead = (['windings', 'ground', 'act'] as const).flatMap((group) =>
+    [...needed, ...wanted].filter((step) => step.group === group),
+  )
+  const start = steps.findIndex((step) => step.kind === 'leads') + 1
+  const rest = steps.slice(start).filter((step) => !ahead.includes(step))
+  return [...steps.slice(0, start), ...ahead, ...rest]
 }
 
 const known = new WeakMap<PreparedCard, Step[]>()

@@ -10,4 +10,5 @@ export {
   type FormattedFigure,
 } from './format'
 export { textMismatch, typedReading, type ReadingSetting } from './typedReading'
+export { limitText } from './limitText'
 export { parseLimit, type LimitProblem, type LimitText } from './parseLimit'

@@ -1,3 +1,4 @@
+export { comparisonOf } from './comparisonOf'
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'
 export type { StepState, StepStatus } from './progress'
 export { refusalOf, type Refusal } from './refuse'

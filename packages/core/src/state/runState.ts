@@ -91,7 +91,7 @@ export function runState(run: Run): RunState {
     heldBack,
   })
   const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
-  const progress = progressOf(bench, planSteps(prepared), checks, remarks, finding, isClosed(run))
+  const progress = progressOf(bench, planSteps(prepared, failedBefore(run)), checks, remarks, finding, isClosed(run))
   const holding = remarks.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
   return {
     core: coreVersion,
@@ -112,6 +112,9 @@ export function runState(run: Run): RunState {
     closed: isClosed(run),
   }
 }
+
+/** The checks that failed this unit in its last run. */
+const failedBefore = ({ compare }: Run): string[] => compare?.find((one) => one.as === 'earlier')?.failed ?? []
 
 /** Readings that an unanswered stop keeps from counting. */
 const holdsOf = (firings: Firing[]): Set<string> =>

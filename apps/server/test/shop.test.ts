@@ -1,0 +1,150 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import type { ShopView, UnitRuns } from '@sure-spool/contract'
+import { typedReading, type Instrument, type Run } from '@sure-spool/core'
+import request from 'supertest'
+import { v7 } from 'uuid'
+import { begin, entryFor, reading, type World } from './world'
+
+let world: World
+beforeAll(async () => {
+  world = await begin('shop')
+}, 60_000)
+afterAll(() => world.end())
+
+const api = () => request(world.app)
+const by = () => world.shop.people[0]?.id ?? ''
+const shop = async () => (await api().get('/api/v1/shop')).body as ShopView
+const takeIn = async (changes: object = {}) => {
+  const unit = {
+    id: v7(),
+    tag: `N-${v7().slice(-6)}`,
+    history: 'used',
+    complaint: ['none'],
+    words: '',
+    card: { id: '019a0000-1800-7000-8000-000000000018', revision: 3 },
+    takenInAt: '2026-11-25T10:00:00.000Z',
+    takenInBy: by(),
+    ...changes,
+  }
+  expect((await api().post('/api/v1/units').send(unit)).status).toBe(201)
+  return unit
+}
+const start = async (unit: string, startedAt: string) =>
+  (await api().post('/api/v1/runs').send({ id: v7(), unit, startedAt, by: by() })).body.run as Run
+
+describe('kit and habits', () => {
+  test('a habit is in force for the next run at once; a run begun keeps its own', async () => {
+    const before = await start((await takeIn()).id, '2026-11-25T11:00:00.000Z')
+    const { settings } = await shop()
+    const answer = await api()
+      .put('/api/v1/shop/settings')
+      .send({ settings: { ...settings, rule: 'simple', decimalComma: true }, by: by() })
+    expect(answer.body.settings).toMatchObject({ rule: 'simple', decimalComma: true })
+    expect((await start((await takeIn()).id, '2026-11-25T11:05:00.000Z')).rule).toBe('simple')
+    expect((await api().get(`/api/v1/runs/${before.id}`)).body.run.rule).toBe('guarded')
+    await api().put('/api/v1/shop/settings').send({ settings, by: by() })
+  })
+
+  test('a meter changed or taken off stays what it was in the runs it read, through export and import too', async () => {
+    const [meter] = (await shop()).instruments as Instrument[]
+    if (!meter) throw new Error('the demo shop has meters')
+    const run = await start((await takeIn()).id, '2026-11-25T12:00:00.000Z')
+    const changed = { ...meter, zero: 'subtract', dueOn: '2027-03-02', name: 'Renamed' }
+    const put = await api().put(`/api/v1/shop/instruments/${meter.id}`).send({ instrument: changed, by: by() })
+    expect(put.body.instruments[0]).toEqual(changed)
+    expect((await api().get(`/api/v1/runs/${run.id}`)).body.run.instruments[0]).toEqual(meter)
+    const exported = (await api().get('/api/v1/shop/export')).body
+    const carried = exported.runs.find((one: { id: string }) => one.id === run.id).instruments
+    expect(carried).toContainEqual(meter)
+    const off = await api().delete(`/api/v1/shop/instruments/${meter.id}`).query({ by: by() })
+    expect((off.body.instruments as Instrument[]).map((one) => one.id)).not.toContain(meter.id)
+    expect((await api().get(`/api/v1/runs/${run.id}`)).body.run.instruments[0]).toEqual(meter)
+    await api().put(`/api/v1/shop/instruments/${meter.id}`).send({ instrument: meter, by: by() })
+  })
+
+  test('a bad meter, another address and a stranger are refused', async () => {
+    const [meter] = (await shop()).instruments
+    const put = (id: string, instrument: unknown, who = by()) =>
+      api().put(`/api/v1/shop/instruments/${id}`).send({ instrument, by: who })
+    expect((await put('x', meter)).status).toBe(422)
+    expect((await put(meter?.id ?? '', meter, v7())).status).toBe(422)
+    const upside = { ...meter, functions: [{ quantity: 'resistance', ranges: [{ fullScale: 0, resolution: 1 }] }] }
+    expect((await put(meter?.id ?? '', upside)).body.errors[0].path).toContain('fullScale')
+    expect((await api().delete('/api/v1/shop/instruments/none').query({ by: by() })).status).toBe(404)
+  })
+
+  test('a person is entered, renamed, and may then stand on a tape', async () => {
+    const person = { id: v7(), name: 'Ada Frith', role: 'learning' }
+    const put = (body: object, id = person.id) => api().put(`/api/v1/shop/people/${id}`).send(body)
+    expect((await put({ person, by: by() })).body.people).toContainEqual(person)
+    expect((await put({ person: { ...person, name: 'Ada Frith-Moss' }, by: person.id })).status).toBe(200)
+    expect((await put({ person, by: by() }, v7())).status).toBe(422)
+    expect((await put({ person: { ...person, name: '' }, by: by() })).status).toBe(400)
+  })
+})
+
+describe('the next run of a unit', () => {
+  test('begins with what failed, is compared with what was read, and is rewound where it was', async () => {
+    const unit = await takeIn()
+    const first = await start(unit.id, '2026-11-25T13:00:00.000Z')
+    const source = { ...first, startedBy: by() } as unknown as Parameters<typeof entryFor>[0]
+    const at = (minute: number) => ({ at: `2026-11-25T13:${String(minute).padStart(2, '0')}:00.000Z`, n: minute })
+    const typed = typedReading('OL 40M', 'resistance', false, { instrument: 'm2', contact: 'clips' })
+    if ('problem' in typed) throw new Error(typed.problem)
+    const touch = entryFor(source, { kind: 'reading', check: 'high', reading: typed.reading }, at(4))
+    const second = { ...typed.reading, supersedes: touch.id, reason: 'second touch' }
+    const entries = [
+      entryFor(source, { kind: 'temperature', part: 'measured', partC: 20 }, at(1)),
+      entryFor(source, { kind: 'lead-check', instrument: 'm2', text: '0.1', ohms: 0, u: 0.02, how: 'hardware' }, at(2)),
+      entryFor(source, reading('low', '318', 318), at(3)),
+      touch,
+      entryFor(source, { kind: 'reading', check: 'high', reading: second }, at(5)),
+      entryFor(source, { kind: 'decision', what: 'rewind', about: ['high'], why: 'open' }, at(6)),
+    ]
+    const kept = await api().post(`/api/v1/runs/${first.id}/entries`).send({ entries })
+    expect(kept.body.detail ?? kept.body.state.finding).toBe('fault-found')
+    const next = await start(unit.id, '2026-11-25T15:00:00.000Z')
+    expect(next.unit.history).toBe('rewound')
+    expect(next.compare).toMatchObject([{ as: 'earlier', run: first.id, failed: ['high'] }])
+    expect(next.compare?.[0]?.figures.map((one) => one.check)).toEqual(['low'])
+    const { runs } = (await api().get(`/api/v1/units/${unit.id}/runs`)).body as UnitRuns
+    expect(runs.map((one) => [one.run, one.finding, one.history])).toEqual([
+      [next.id, 'undecided', 'rewound'],
+      [first.id, 'fault-found', 'used'],
+    ])
+    expect(runs[1]?.decision).toEqual({ what: 'rewind', why: 'open' })
+    expect(runs[1]?.findings).toMatchObject([{ finding: 'fault-found', revision: 3, decision: 'rewind' }])
+    const page = (await api().get(`/api/v1/units/${unit.id}/runs?limit=1`)).body as UnitRuns
+    const rest = (await api().get(`/api/v1/units/${unit.id}/runs?limit=1&cursor=${page.next}`)).body as UnitRuns
+    expect(rest.runs.map((one) => one.run)).toEqual([first.id])
+  })
+
+  test('an outcome stands on the closed run, and the model’s record counts what came back', async () => {
+    const done = world.shop.units.find((unit) => unit.place === 'done' && unit.card.id.endsWith('0018'))
+    const { runs } = (await api().get(`/api/v1/units/${done?.id}/runs`)).body as UnitRuns
+    const [last] = runs
+    const source = world.shop.runs.find((run) => run.id === last?.run)
+    if (!last || !source) throw new Error('a done unit has a run')
+    const entry = entryFor(source, { kind: 'outcome', what: 'came-back', words: 'no spark warm' }, { n: 900 })
+    expect(
+      (
+        await api()
+          .post(`/api/v1/runs/${last.run}/entries`)
+          .send({ entries: [entry] })
+      ).status,
+    ).toBe(200)
+    const again = (await api().get(`/api/v1/units/${done?.id}/runs`)).body as UnitRuns
+    expect(again.runs[0]?.outcome).toMatchObject({ what: 'came-back', words: 'no spark warm' })
+    expect((await api().get(`/api/v1/units/${v7()}/runs`)).status).toBe(404)
+  })
+})
+
+describe('a tray', () => {
+  test('its units are listed alone', async () => {
+    const tray = v7()
+    const units = [await takeIn({ tray }), await takeIn({ tray }), await takeIn()]
+    const listed = (await api().get(`/api/v1/units?tray=${tray}`)).body.units as { id: string; tray: string }[]
+    expect(listed.map((unit) => unit.id).sort()).toEqual([units[0]?.id, units[1]?.id].sort())
+    expect(listed[0]?.tray).toBe(tray)
+  })
+})

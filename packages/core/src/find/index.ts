@@ -1,0 +1,5 @@
+export { figuresOf, type CardFigure, type CardFigures } from './figuresOf'
+export { parseFindings, type Findings, type Found } from './parseFindings'
+export { compareFits, distance, fitFigures, type Fit, type FigureMatch } from './fitFigures'
+export { indexFigures, searchFigures, type CardFit, type FigureIndex } from './figureIndex'
+export { searchText, wordsOf, type CardWords } from './wordsOf'

@@ -1,0 +1,40 @@
+import type { Card, Plug } from '../document'
+
+/** What a card can be found by in words: its names, what it fits, its wires, and how many ways its plugs have. */
+export interface CardWords {
+  name: string
+  part: string
+  fits: string
+  kind: string
+  wires: string
+  plugs: string
+}
+
+/** @returns each field as plain text; wires by colour and as `violet/white`, plugs as `6way` */
+export function wordsOf(card: Card): CardWords {
+  const { maker, model, partNumbers, fits, note } = card.name
+  return {
+    name: `${maker} ${model}`,
+    part: partNumbers.flatMap((one) => [one, one.replace(/[^\p{L}\p{N}]/gu, '')]).join(' '),
+    fits: [...fits, note ?? ''].join(' '),
+    kind: [card.family.replace(/-/g, ' '), card.construction ?? '', ...card.windings.map((one) => one.label)].join(' '),
+    wires: card.terminals
+      .flatMap(({ label, aliases, wire }) => [
+        label,
+        ...aliases,
+        ...(wire ? [wire.base, ...(wire.tracer ? [`${wire.base}/${wire.tracer}`] : [])] : []),
+      ])
+      .join(' '),
+    plugs: card.plugs.map(waysOf).join(' '),
+  }
+}
+
+const waysOf = ({ size, cavities, shape }: Plug): string => {
+  const ways = 'count' in size ? size.count : size.columns * size.rows
+  const used = cavities.filter((one) => one.terminal !== null).length
+  return [...new Set([ways, used])].map((one) => `${one}way`).join(' ') + ` ${shape}`
+}
+
+/** A search text with its counts of cavities in the one form that cards are kept under: `6 pin`, `6-way` is `6way`. */
+export const searchText = (text: string): string =>
+  text.replace(/(\d{1,3})\s*-?\s*(?:ways?|cavit(?:y|ies)|pins?|wires?|holes?|blades?)\b/gi, '$1way')

@@ -1,0 +1,38 @@
+import type { Limit } from '../document'
+
+/**
+ * A limit as people write it, so that `parseLimit` reads the same limit back; figures in SI without a prefix.
+ * @returns '' for limits that do not fit one line (curve, alike, per metre, answers, none)
+ */
+export function limitText(limit: Limit): string {
+  switch (limit.kind) {
+    case 'band':
+      return `${plain(limit.min)}–${plain(limit.max)}`
+    case 'nominal': {
+      const { value, minusPct, plusPct } = limit
+      return minusPct === plusPct
+        ? `${plain(value)} ±${plain(plusPct)}%`
+        : `${plain(value)} +${plain(plusPct)}/-${plain(minusPct)}%`
+    }
+    case 'atLeast':
+      return `> ${plain(limit.value)}`
+    case 'atMost':
+      return `< ${plain(limit.value)}`
+    case 'open':
+      return `open > ${plain(limit.atLeast)}`
+    case 'closed':
+      return `closed < ${plain(limit.atMost)}`
+    case 'insulation':
+      return limit.minVolts === undefined
+        ? `> ${plain(limit.minOhms)}`
+        : `> ${plain(limit.minOhms)} @ ${plain(Number((limit.minVolts / 0.95).toPrecision(12)))}V`
+    default:
+      return ''
+  }
+}
+
+/** Digits without an exponent, which a limit's text does not know. */
+const plain = (value: number): string =>
+  Math.abs(value) >= 1e21 || (value !== 0 && Math.abs(value) < 1e-6)
+    ? value.toFixed(12).replace(/0+$/, '')
+    : String(value)

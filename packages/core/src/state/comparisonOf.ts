@@ -1,0 +1,29 @@
+import type { Comparison } from '../document'
+import { atTwinReference } from '../judgement'
+import type { RunState } from './runState'
+
+/**
+ * A run's figures as another run is compared with: the reading that counts at each point, net of leads and metal at 20 °C
+ * (METHODS 3), and the checks that were outside.
+ * @param as what the run is to the other: an earlier day of the same unit, its twin
+ * @returns open readings give no figure; a failed check is named whether it gave one or not
+ */
+export function comparisonOf(state: RunState, as: Comparison['as']): Comparison {
+  const { run, checks } = state
+  const figures = checks.flatMap(({ points }) =>
+    points.flatMap(({ evaluation, held }) => {
+      if (!evaluation || held || evaluation.net === undefined || evaluation.bound !== undefined) return []
+      const { check, pair, entry } = evaluation
+      return [
+        {
+          check: check.check.id,
+          ...(pair ? { pair } : {}),
+          ...(entry.reading.index === undefined ? {} : { index: entry.reading.index }),
+          ...atTwinReference(evaluation),
+        },
+      ]
+    }),
+  )
+  const failed = checks.filter(({ verdict, held }) => verdict === 'outside' && !held).map(({ check }) => check.check.id)
+  return { as, tag: run.unit.tag, run: run.id, figures, ...(failed.length > 0 ? { failed } : {}) }
+}
