@@ -94,6 +94,7 @@ describe('the next run of a unit', () => {
     const touch = entryFor(source, { kind: 'reading', check: 'high', reading: typed.reading }, at(4))
     const second = { ...typed.reading, supersedes: touch.id, reason: 'second touch' }
     const entries = [
+      entryFor(source, { kind: 'isolation', state: 'loose' }, at(1)),
       entryFor(source, { kind: 'temperature', part: 'measured', partC: 20 }, at(1)),
       entryFor(source, { kind: 'lead-check', instrument: 'm2', text: '0.1', ohms: 0, u: 0.02, how: 'hardware' }, at(2)),
       entryFor(source, reading('low', '318', 318), at(3)),
@@ -102,7 +103,7 @@ describe('the next run of a unit', () => {
       entryFor(source, { kind: 'decision', what: 'rewind', about: ['high'], why: 'open' }, at(6)),
     ]
     const kept = await api().post(`/api/v1/runs/${first.id}/entries`).send({ entries })
-    expect(kept.body.detail ?? kept.body.state.finding).toBe('fault-found')
+        expect(kept.body.detail ?? kept.body.state.finding).toBe('fault-found')
     const next = await start(unit.id, '2026-11-25T15:00:00.000Z')
     expect(next.unit.history).toBe('rewound')
     expect(next.compare).toMatchObject([{ as: 'earlier', run: first.id, failed: ['high'] }])
