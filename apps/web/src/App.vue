@@ -69,7 +69,9 @@ useKeys((event) => {
       <RouterLink v-if="benchTo" :to="benchTo" :class="{ here: route.name === 'bench' || route.name === 'sheet' }"
         >Bench</RouterLink
       >
-      <RouterLink to="/cards" :class="{ here: route.name === 'cards' || route.name === 'card' }">Cards</RouterLink>
+      <RouterLink to="/cards" :class="{ here: route.path.startsWith('/cards') }">Cards</RouterLink>
+      <RouterLink to="/kit" :class="{ here: route.name === 'kit' }">Kit</RouterLink>
+      <RouterLink to="/shop" :class="{ here: route.name === 'shop' }">Shop</RouterLink>
     </nav>
     <p class="kept" role="status">
       <button

@@ -213,6 +213,7 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
       finding: runStates.finding,
       count: sql<number>`count(*)`,
       units: sql<number>`count(distinct ${runs.unit})`,
+      back: sql<number>`sum(${runStates.cameBack})`,
     })
     .from(runStates)
     .innerJoin(runs, eq(runs.id, runStates.run))
@@ -226,6 +227,7 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
       undecided: countOf('undecided'),
       'no-fault-found': countOf('no-fault-found'),
     },
+    cameBackAfterPass: Number(counts.find((row) => row.finding === 'no-fault-found')?.back ?? 0),
     readings: rows.flatMap((row) =>
       row.value === null && !row.open
         ? []

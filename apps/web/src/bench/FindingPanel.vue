@@ -11,8 +11,11 @@ import { lookWords } from '../words/kinds'
 import { foundLines } from '../words/lines'
 import { reasonLine } from '../words/reasons'
 import { remarkWords } from '../words/remarks'
+import { cameBackWords, useRecord } from '../cards/useRecord'
 import AskLine from './AskLine.vue'
 import { choicesFor, type Choice } from './decisions'
+import TodayPanel from './TodayPanel.vue'
+import { useToday } from './useToday'
 
 /** The finding: every judged line with its ruler, what was not tested, what a pass does not prove, and the decision. */
 defineProps<{ asleep: boolean }>()
@@ -51,6 +54,13 @@ const count = (verdict: string) =>
   lines.value.filter((line) => line.gone === undefined && line.evaluation.verdict === verdict).length
 const decision = computed(() =>
   state.value.tape.entries.findLast((entry) => entry.kind === 'decision' && !state.value.tape.takenBack.has(entry.id)),
+)
+
+const record = useRecord(() => bench.run?.card.id)
+const modelWords = computed(() => (record.value ? cameBackWords(record.value) : ''))
+const today = useToday(
+  () => bench.run,
+  () => state.value.closed,
 )
 
 function choose(at: number): boolean {
@@ -180,6 +190,13 @@ defineExpose({ choose })
         </div>
       </section>
       <aside class="aside" aria-label="What it means" tabindex="0">
+        <section v-if="modelWords">
+          <h2 class="label">This model</h2>
+          <p>
+            <strong>{{ modelWords }}</strong>
+          </p>
+        </section>
+        <TodayPanel v-if="today" :then="state" :today="today" />
         <section v-if="remarks.length > 0">
           <h2 class="label">Before it is closed</h2>
           <p v-for="one in remarks" :key="one.id">

@@ -95,7 +95,13 @@ const past = computed(() => {
   const here = shown.value
   const { tape } = bench.state ?? {}
   if (!here || !tape) return []
-  return [...(bench.state?.evaluations.values() ?? [])]
+  const { index } = here.entry.reading
+  const others = (bench.run?.compare ?? []).flatMap(({ as, tag, figures: all }) =>
+    all
+      .filter((one) => one.check === here.check.check.id && one.index === index && samePair(one.pair, here.pair))
+      .map(({ value }) => ({ value, label: as === 'earlier' ? 'last run' : tag })),
+  )
+  const before = [...(bench.state?.evaluations.values() ?? [])]
     .filter(
       (one) =>
         one.point === here.point && one.entry.id !== here.entry.id && tape.gone.get(one.entry.id)?.how === 'retaken',
@@ -103,7 +109,10 @@ const past = computed(() => {
     .flatMap((one) =>
       one.judged === undefined && one.net === undefined ? [] : [{ value: one.judged ?? one.net ?? 0, label: 'before' }],
     )
+  return [...before, ...others]
 })
+const samePair = (a: [string, string] | undefined, b: [string, string] | undefined): boolean =>
+  a === undefined || b === undefined || (b.includes(a[0]) && b.includes(a[1]))
 const aim = computed(() => {
   const sum = bench.state?.relations.find(
     (one) => one.relation.kind === 'sum' && one.verdict === 'outside' && one.members.at(-1) === shown.value,

@@ -31,7 +31,9 @@ const partWords = computed(() => {
 <template>
   <section class="unit" aria-label="The unit">
     <p>
-      <span class="n tag">{{ run.unit.tag }}</span>
+      <RouterLink class="n tag" :to="{ name: 'unit', params: { id: run.unit.id } }" title="its runs">{{
+        run.unit.tag
+      }}</RouterLink>
       <strong>{{ run.card.name.maker }} {{ run.card.name.model }}</strong>
       <span>{{ familyWords[run.card.family] }}, {{ run.unit.history }}</span>
       <span class="muted">{{

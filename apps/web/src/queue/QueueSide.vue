@@ -47,6 +47,7 @@ const findingMark = (unit: QueueUnit) =>
             >
             <br /><span class="n">{{ short(unit.tag) }}</span> {{ unit.maker }} {{ unit.model }}
           </RouterLink>
+          <RouterLink class="unit-link" :to="{ name: 'unit', params: { id: unit.id } }">its runs</RouterLink>
         </li>
       </ul>
     </section>
@@ -71,6 +72,11 @@ const findingMark = (unit: QueueUnit) =>
   display: flex;
   gap: 12px;
   align-items: flex-start;
+}
+.finished .unit-link {
+  margin-left: auto;
+  white-space: nowrap;
+  text-decoration: underline;
 }
 .finished a {
   text-decoration: none;

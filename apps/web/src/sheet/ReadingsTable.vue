@@ -19,6 +19,15 @@ const sourceNumber = (one: Evaluation) =>
   props.state.run.card.sources.findIndex((each) => each.id === one.limit?.limit.source) + 1
 const limitText = (one: Evaluation) =>
   one.limit ? (one.limit.limit.text ?? (one.limit.limit.limit === 'derived' ? 'from its windings' : '')) : 'no limit'
+/** what the same point read in this unit's last run, at 20 °C */
+const earlier = computed(() => props.state.run.compare?.find((one) => one.as === 'earlier'))
+const before = ({ check, pair, entry }: Evaluation) =>
+  earlier.value?.figures.find(
+    (one) =>
+      one.check === check.check.id &&
+      one.index === entry.reading.index &&
+      (!one.pair || !pair || one.pair.every((id) => pair.includes(id))),
+  )
 const howGone = { retaken: 'taken again', 'taken-back': 'taken back', mistyped: 'mistyped' } as const
 function arithmetic(one: Evaluation): string[] {
   const { parts, temperatureU, range, resolution = 0, taken = 0, accuracyAssumed, u, judged } = one
@@ -47,6 +56,7 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
         <th>as taken</th>
         <th>net</th>
         <th>at ref.</th>
+        <th v-if="earlier">last run</th>
         <th>limits, source</th>
         <th class="strip">ruler</th>
         <th>verdict</th>
@@ -65,6 +75,7 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
         </td>
         <td class="figure">{{ inOhms(line.evaluation) ? fine(line.evaluation.net) : '' }}</td>
         <td class="figure">{{ inOhms(line.evaluation) ? fine(line.evaluation.judged) : '' }}</td>
+        <td v-if="earlier" class="figure">{{ fine(before(line.evaluation)?.value) }}</td>
         <td>
           {{ limitText(line.evaluation) }}<br /><template v-if="source(line.evaluation)"
             >S{{ sourceNumber(line.evaluation) }}, {{ gradeWords[line.evaluation.limit!.grade] }}</template
@@ -96,7 +107,7 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
       </tr>
       <tr v-if="!line.gone">
         <td></td>
-        <td colspan="7" class="sum">
+        <td :colspan="earlier ? 8 : 7" class="sum">
           <span v-for="part in arithmetic(line.evaluation)" :key="part">{{ part }}</span><span
             v-if="line.evaluation.verdict !== 'within' || line.evaluation.bound !== undefined"
             class="why"
@@ -108,7 +119,7 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
     <tbody v-for="one in state.relations.filter((each) => each.value !== undefined)" :key="one.relation.id">
       <tr>
         <td></td>
-        <td colspan="5">
+        <td :colspan="earlier ? 6 : 5">
           <strong>{{ one.relation.label }}</strong>&nbsp;
           <span class="figure"
             >{{ one.members.map((member) => fine(member.net)).join(one.relation.kind === 'ratio' ? ' / ' : ', ') }} →

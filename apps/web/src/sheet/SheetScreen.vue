@@ -23,6 +23,7 @@ import {
   lookWords,
 } from '../words/kinds'
 import { remarkWords } from '../words/remarks'
+import { cameBackWords, useRecord } from '../cards/useRecord'
 import ReadingsTable from './ReadingsTable.vue'
 
 /** The printed sheet: every reading with its arithmetic, so that a colleague or a customer can redo it by hand. */
@@ -38,6 +39,8 @@ watch(
 )
 const state = computed(() => bench.state)
 const document = computed(() => bench.run)
+const record = useRecord(() => bench.run?.card.id)
+const modelWords = computed(() => (record.value ? cameBackWords(record.value) : ''))
 const title = computed(() => (state.value ? findingTitle(state.value) : { title: '', line: '' }))
 const decisions = computed(() =>
   (state.value?.tape.entries ?? []).flatMap((entry) =>
@@ -159,6 +162,7 @@ onMounted(() => {
         >
         “{{ one.why }}” {{ person(one.by) }}, {{ clock(one.at) }}.
       </p>
+      <p v-if="modelWords" class="lead">{{ modelWords }}</p>
       <p v-if="!state.closed" class="lead">The run stays open.</p>
       <div class="two">
         <section>

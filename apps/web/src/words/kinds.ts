@@ -96,6 +96,8 @@ export const decisionWords: Record<DecisionId, string> = {
   'more-tests': 'more tests',
 }
 
+export const outcomeWords = { 'ran-well': 'ran well', 'came-back': 'came back' } as const
+
 export const verdictWords: Record<Verdict, string> = {
   within: 'within',
   borderline: 'borderline',

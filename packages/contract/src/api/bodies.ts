@@ -203,12 +203,16 @@ export const idsQuerySchema = z.strictObject({ ids: z.string().max(40_000).optio
 export const cardRecordSchema = z.object({
   units: z.number(),
   findings: z.object({ 'fault-found': z.number(), undecided: z.number(), 'no-fault-found': z.number() }),
+  /** units that came back although no fault had been found */
+  cameBackAfterPass: z.number(),
   readings: z.array(
     z.object({
       check: z.string(),
       run: idSchema,
       tag: z.string(),
       value: z.number(),
+      /** standard uncertainty of the figure at its reference, where one is known */
+      u: z.number().optional(),
       open: z.boolean(),
       finding: findingWordSchema,
       cameBack: z.boolean(),

@@ -1,0 +1,12 @@
+export { cardFromRun } from './cardFromRun'
+export { compareCards, type CardDifference } from './compareCards'
+export { cardGaps, type CardGap } from './gaps'
+export { proposedRelations } from './proposals'
+export {
+  cardTemplate,
+  constructionsOf,
+  plainDefaults,
+  sketchCard,
+  type CardDefaults,
+  type SketchTerminal,
+} from './template'

@@ -1,0 +1,109 @@
+import type { Card, Relation } from '../document'
+import { prepareCard, type PreparedCheck } from '../judgement'
+
+const ratioWithinPct = 5
+const unbalanceMaxPct = 5
+
+/**
+ * Relations that follow from a card's windings and are not on it yet: a series whole of its parts (`sum`), two windings on one
+ * core (`ratio`, free of temperature), legs alike (`unbalance`).
+ * @param source the source they would rest on
+ * @returns in that order, each with an id that is free on the card
+ */
+export function proposedRelations(card: Card, source: string): Relation[] {
+  const { checks } = prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
+  const ohms = [...checks.values()].filter(
+    ({ check, toFrame, touches }) => check.kind === 'resistance' && !toFrame && touches.size > 0 && 'pair' in check.at,
+  )
+  const found = [
+    ...sums(card, ohms, source),
+    ...ratios(card, ohms, source),
+    ...balances(card, [...checks.values()], source),
+  ]
+  const known = new Set(card.relations.map(bare))
+  let n = card.relations.length
+  return found.filter((one) => !known.has(bare(one))).map((one) => ({ ...one, id: freeId(card, ++n) }))
+}
+
+const bare = ({ id: _id, label: _label, source: _source, ...rest }: Relation): string => {
+  const { withinPct: _within, maxPct: _max, ratio: _ratio, ...joined } = rest as Record<string, unknown>
+  const sorted = Object.entries(joined).map(([key, value]) => [key, Array.isArray(value) ? [...value].sort() : value])
+  return JSON.stringify(sorted.sort())
+}
+
+function freeId({ relations }: Card, from: number): string {
+  for (let n = from; ; n++) if (!relations.some(({ id }) => id === `r${n}`)) return `r${n}`
+}
+
+const names = (some: PreparedCheck[]): string => some.map(({ check }) => check.label).join(' and ')
+
+/** A check over several windings in a row, each of which has a check of its own. */
+function sums(card: Card, checks: PreparedCheck[], source: string): Relation[] {
+  const single = new Map(
+    checks.filter(({ touches }) => touches.size === 1).map((one) => [[...one.touches][0] ?? '', one]),
+  )
+  return checks.flatMap((whole): Relation[] => {
+    const parts = [...whole.touches].flatMap((id) => single.get(id) ?? [])
+    if (whole.touches.size < 2 || parts.length < whole.touches.size || !inSeries(card, whole)) return []
+    return [
+      {
+        id: '',
+        label: `${whole.check.label} is the sum of ${names(parts)}`,
+        source,
+        kind: 'sum',
+        parts: parts.map(({ check }) => check.id),
+        whole: whole.check.id,
+      },
+    ]
+  })
+}
+
+/** Windings in a row: every point between the ends joins exactly two of them. */
+function inSeries(card: Card, { check, touches }: PreparedCheck): boolean {
+  if (!('pair' in check.at)) return false
+  const ends = card.windings.filter(({ id }) => touches.has(id)).flatMap(({ from, to }) => [from, to])
+  const [a, b] = check.at.pair
+  const times = (id: string) => ends.filter((one) => one === id).length
+  return [...new Set(ends)].every((id) => times(id) === (id === a || id === b ? 1 : 2))
+}
+
+/** Two windings of known ohms on one core. */
+function ratios(card: Card, checks: PreparedCheck[], source: string): Relation[] {
+  const known = card.windings.filter(({ core, ohms }) => core !== undefined && ohms !== undefined)
+  const of = (id: string) => checks.find(({ touches }) => touches.size === 1 && touches.has(id))
+  return known.flatMap((a, i) =>
+    known.slice(i + 1).flatMap((b): Relation[] => {
+      const [one, other] = [of(a.id), of(b.id)]
+      if (a.core !== b.core || !one || !other || !a.ohms || !b.ohms) return []
+      return [
+        {
+          id: '',
+          label: `${one.check.label} to ${other.check.label}`,
+          source,
+          kind: 'ratio',
+          of: one.check.id,
+          to: other.check.id,
+          ratio: Number((a.ohms / b.ohms).toPrecision(4)),
+          withinPct: ratioWithinPct,
+        },
+      ]
+    }),
+  )
+}
+
+/** One check over three legs or more. */
+const balances = (_card: Card, checks: PreparedCheck[], source: string): Relation[] =>
+  checks.flatMap(({ check }): Relation[] =>
+    'among' in check.at && check.at.among.length >= 3 && (check.kind === 'resistance' || check.kind === 'ac-output')
+      ? [
+          {
+            id: '',
+            label: `${check.label}: legs alike`,
+            source,
+            kind: 'unbalance',
+            checks: [check.id],
+            maxPct: unbalanceMaxPct,
+          },
+        ]
+      : [],
+  )
