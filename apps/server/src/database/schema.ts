@@ -173,6 +173,8 @@ export const checkStates = mysqlTable(
     reason: varchar('reason', { length: 40 }),
     /** the judged figure of the check's worst point, at its reference; null where there is none */
     judged: double('judged'),
+    /** its standard uncertainty */
+    judgedU: double('judged_u'),
     open: boolean('open').notNull(),
   },
   (table) => [

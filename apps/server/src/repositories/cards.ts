@@ -198,6 +198,7 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
       run: checkStates.run,
       tag: units.tag,
       value: checkStates.judged,
+      u: checkStates.judgedU,
       open: checkStates.open,
       finding: runStates.finding,
       cameBack: runStates.cameBack,
@@ -231,7 +232,14 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
     readings: rows.flatMap((row) =>
       row.value === null && !row.open
         ? []
-        : [{ ...row, value: row.value ?? 0, finding: row.finding as CardRecord['readings'][number]['finding'] }],
+        : [
+            {
+              ...row,
+              value: row.value ?? 0,
+              u: row.u ?? 0,
+              finding: row.finding as CardRecord['readings'][number]['finding'],
+            },
+          ],
     ),
   }
 }

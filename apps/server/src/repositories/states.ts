@@ -32,6 +32,7 @@ export async function keepState(queries: Queries, state: RunState): Promise<Summ
       verdict,
       reason: reason ?? null,
       judged: worst?.judged ?? worst?.net ?? null,
+      judgedU: (worst?.judged === undefined ? worst?.netU : worst.u) ?? null,
       open: worst?.reason === 'open-circuit' || worst?.reason === 'open-as-expected',
     }
   })
@@ -44,6 +45,7 @@ export async function keepState(queries: Queries, state: RunState): Promise<Summ
           verdict: sql`values(verdict)`,
           reason: sql`values(reason)`,
           judged: sql`values(judged)`,
+          judgedU: sql`values(judged_u)`,
           open: sql`values(open)`,
         },
       })

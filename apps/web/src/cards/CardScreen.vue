@@ -10,11 +10,14 @@ import WindingLine from '../parts/WindingLine.vue'
 import { ask } from '../store/api'
 import { keepCard } from '../store/bench'
 import { readCopy, keepCopy } from '../store/kept'
+import { newId } from '../store/ids'
 import { useFigures } from '../words/figures'
 import { familyWords, gradeWords } from '../words/kinds'
 import { pairLabel } from '../words/points'
 import CardSide from './CardSide.vue'
+import KnownGood from './KnownGood.vue'
 import UnitStrip from './UnitStrip.vue'
+import { cameBackWords } from './useRecord'
 
 /** One card: its face, windings, limits side by side with who says so, and the shop's own units as strokes over them. */
 const props = defineProps<{ id: string }>()
@@ -96,12 +99,22 @@ const bandText = ({ band, limit }: PreparedLimit, quantity: ReturnType<typeof qu
       : `at least ${figures.bound(min, quantity)}`
   return max === undefined ? 'no figure' : `at most ${figures.bound(max, quantity)}`
 }
+/** The draft after the newest revision, begun or gone on with. */
+const draftOf = computed(() => {
+  const last = view.value?.revisions.at(-1)
+  return last?.state === 'draft' ? last.revision : (last?.revision ?? 0) + 1
+})
+const revise = () => void router.push({ name: 'write', params: { id: props.id, revision: String(draftOf.value) } })
+const duplicate = () =>
+  void router.push({ name: 'write', params: { id: newId(), revision: '1' }, query: { from: props.id } })
 const takeIn = () => void router.push({ name: 'queue', query: { take: props.id } })
 useKeys((event) => {
   if (isTaken(event)) return false
   if (event.key === 'Enter' || event.key === 'i') takeIn()
   else if (event.key === 'f') flip()
   else if (event.key === 'F') turn()
+  else if (event.key === 'e') revise()
+  else if (event.key === 'y') duplicate()
   else if (event.key === 'p') window.print()
   else if (event.key === '/' || event.key === 'Escape') void router.push({ name: 'cards' })
   else return false
@@ -120,12 +133,14 @@ useKeys((event) => {
         <span class="muted">revision {{ card.revision }}, {{ card.state }}</span>
       </p>
       <p class="acts">
-        <KeyButton quiet cap="/" label="find" @press="router.push({ name: 'cards' })" /><KeyButton
-          main
-          cap="Enter"
-          label="take in a unit of this card"
-          @press="takeIn"
+        <KeyButton quiet cap="/" label="find" @press="router.push({ name: 'cards' })" />
+        <KeyButton quiet cap="y" label="a card like it" @press="duplicate" />
+        <KeyButton
+          cap="e"
+          :label="view?.revisions.at(-1)?.state === 'draft' ? 'go on with its draft' : 'revise'"
+          @press="revise"
         />
+        <KeyButton main cap="Enter" label="take in a unit of this card" @press="takeIn" />
       </p>
     </header>
     <CardSide class="side-area" :card="card" :hold="hold" @flip="flip" />
@@ -141,6 +156,7 @@ useKeys((event) => {
           ><span class="stroke fault" /> fault found, <span class="n">{{ record.findings['fault-found'] }}</span></span
         ><span class="muted">net of leads, at the reference</span>
       </p>
+      <p v-if="record && cameBackWords(record)" class="back-words">{{ cameBackWords(record) }}</p>
       <p v-if="card.name.note" class="muted">{{ card.name.note }}</p>
       <WindingLine
         class="drawn"
@@ -173,6 +189,7 @@ useKeys((event) => {
             </p>
           </div>
           <p v-if="row.limits.length === 0" class="muted">no figure</p>
+          <KnownGood :card="card" :check="row.id" :readings="row.readings" :quantity="row.quantity" :draft="draftOf" />
         </div>
       </div>
       <p v-for="relation in card.relations" :key="relation.id" class="relation">
@@ -188,7 +205,14 @@ useKeys((event) => {
           >{{ one.state }}, <span class="n">{{ one.hash.slice(0, 8) }}</span></span
         >
       </p>
+      <p v-if="(view?.revisions.length ?? 0) > 1">
+        <RouterLink class="link" :to="{ name: 'compare', params: { id: props.id } }">side by side</RouterLink>
+      </p>
       <p class="muted">A run keeps the revision it was judged by.</p>
+      <p class="gives">
+        <a class="link" :href="`/api/v1/cards/export?ids=${props.id}`" download>as JSON</a>
+        <a class="link" :href="`/api/v1/cards/figures.csv?ids=${props.id}`" download>figures as CSV</a>
+      </p>
     </footer>
   </main>
   <main v-else class="empty">
@@ -300,6 +324,19 @@ h1 {
   background: var(--panel);
   align-items: center;
   flex-wrap: wrap;
+}
+.back-words {
+  font-weight: 700;
+}
+.gives {
+  display: flex;
+  gap: 16px;
+  margin-left: auto;
+}
+.link {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
 }
 .history .here {
   background: var(--tint);

@@ -140,7 +140,7 @@ const foot = computed(() => {
               >revision <span class="n">{{ card.revision }}</span></span
             ></template
           ><span
-            ><strong class="n">{{ card.units }}</strong> units</span
+            ><strong class="n">{{ card.units }}</strong> {{ card.units === 1 ? 'unit' : 'units' }}</span
           ></RouterLink
         >
       </li>

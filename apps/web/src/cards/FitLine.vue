@@ -15,7 +15,7 @@ const off = (percent: number) =>
 <template>
   <span class="fits">
     <span v-for="one in fit.matches" :key="one.text"
-      ><strong class="n">{{ one.text }}</strong> {{ one.check }}, {{ off(one.offPct)
+      ><strong class="n">{{ one.text }}</strong> {{ one.label }}, {{ off(one.offPct)
       }}<template v-if="one.leadsOhms !== undefined"
         >, with {{ figures.plain(one.leadsOhms, 2) }} Ω of leads in it</template
       ></span

@@ -214,16 +214,6 @@ label {
   width: 100%;
   min-height: 44px;
 }
-select.field {
-  font: inherit;
-  color: inherit;
-  background: var(--panel);
-  border: 1px solid var(--muted);
-  border-radius: 2px;
-  min-height: 44px;
-  width: 100%;
-  padding: 0 10px;
-}
 .choices {
   margin-top: 4px;
   background: var(--panel);

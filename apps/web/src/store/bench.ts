@@ -27,7 +27,7 @@ import {
   type StepState,
 } from '@sure-spool/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { afterPaint } from './afterPaint'
 import { ask, Refused } from './api'
 import { newId } from './ids'
@@ -333,6 +333,11 @@ export const useBench = defineStore('bench', () => {
 
   const supplyWhile = ref<'on' | 'off'>('on')
   const zeroHow = ref<'hardware' | 'subtract'>('hardware')
+  watch(
+    () => meter.value?.zero,
+    (zero) => (zeroHow.value = zero ?? 'hardware'),
+    { immediate: true },
+  )
   /** the meter's standard uncertainty of one figure */
   function uncertaintyOf(of: Quantity, value: number): number {
     const range = rangeOf(meter.value, of, value)

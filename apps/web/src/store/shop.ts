@@ -37,6 +37,12 @@ export const useShop = defineStore('shop', () => {
     await keepCopy('shop', fresh)
   }
 
+  /** What the server answers to a change: in force in this browser at once. */
+  async function take(view: ShopView): Promise<void> {
+    show(view)
+    await keepCopy('shop', view)
+  }
+
   function show(view: ShopView): void {
     settings.value = view.settings
     people.value = view.people
@@ -68,7 +74,20 @@ export const useShop = defineStore('shop', () => {
   }
   applyTheme()
 
-  return { settings, people, instruments, nextTag, person, theme, known, load, nextPerson, choosePerson, turnTheme }
+  return {
+    settings,
+    people,
+    instruments,
+    nextTag,
+    person,
+    theme,
+    known,
+    load,
+    take,
+    nextPerson,
+    choosePerson,
+    turnTheme,
+  }
 })
 
 function startTheme(): 'light' | 'dark' {

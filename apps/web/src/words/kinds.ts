@@ -1,4 +1,13 @@
-import type { CautionId, ComplaintId, DecisionId, Family, History, Isolation, LookId } from '@sure-spool/core'
+import type {
+  CautionId,
+  CheckKind,
+  ComplaintId,
+  DecisionId,
+  Family,
+  History,
+  Isolation,
+  LookId,
+} from '@sure-spool/core'
 import type { FindingWord, Grade, StepGroup, Verdict } from '@sure-spool/core'
 
 /** The one place where ids become words. */
@@ -109,6 +118,29 @@ export const findingWords: Record<FindingWord, string> = {
   'fault-found': 'fault found',
   undecided: 'undecided',
   'no-fault-found': 'no fault found',
+}
+
+/** What a kind of check does, as a menu says it. */
+export const kindWords: Record<CheckKind, string> = {
+  resistance: 'ohms',
+  continuity: 'a path or none',
+  insulation: 'insulation',
+  inductance: 'henries',
+  capacitance: 'farads',
+  current: 'amperes drawn',
+  lamp: 'a lamp in series',
+  'ac-output': 'AC volts while it turns',
+  'dc-output': 'DC volts while it runs',
+  field: 'a field',
+  curve: 'ohms along a curve',
+  bars: 'bar to bar',
+  'per-length': 'ohms a metre',
+  contacts: 'contacts, driven or at rest',
+  'pair-matrix': 'pairs of unknown wires',
+  'three-pins': 'three pins',
+  look: 'a look',
+  act: 'does it act',
+  response: 'a response over frequency',
 }
 
 export const gradeWords: Record<Grade, string> = {

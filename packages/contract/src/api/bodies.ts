@@ -121,7 +121,13 @@ export const cardRowSchema = z.object({
   fit: z
     .object({
       matches: z.array(
-        z.object({ text: z.string(), check: z.string(), offPct: z.number(), leadsOhms: z.number().optional() }),
+        z.object({
+          text: z.string(),
+          check: z.string(),
+          label: z.string(),
+          offPct: z.number(),
+          leadsOhms: z.number().optional(),
+        }),
       ),
       missing: z.array(z.string()),
       openMissing: z.boolean(),

@@ -1,7 +1,8 @@
 import {
   families,
   limitText,
-  parseLimit,
+  parseKindLimit,
+  type Quantity,
   type Card,
   type CardLimit,
   type Check,
@@ -50,7 +51,7 @@ export function applyLine(card: Card, line: FigureLine, decimalComma: boolean): 
   if (reference !== undefined && !(reference > -90 && reference < 400))
     return { problem: 'has a reference that is no temperature' }
   if (known && standsAlready(card, known, line, history)) return { what: 'same', card, detail: 'stands there already' }
-  const limit = limitOf(line, head, decimalComma)
+  const limit = limitOf(known?.kind ?? wanted, line, head, decimalComma)
   if ('problem' in limit) return limit
   const copy = structuredClone(card)
   const check = known ? copy.checks.find(({ id }) => id === known.id) : newCheck(copy, line, wanted)
@@ -89,17 +90,18 @@ const inOrder = (limit: Limit): string => JSON.stringify(limit, Object.keys(limi
 const standsAlready = (card: Card, check: Check, line: FigureLine, history: CardLimit['for']): boolean =>
   check.limits.some((one) => {
     const title = card.sources.find(({ id }) => id === one.source)?.title ?? ''
-    const text = one.limit === 'derived' ? 'derived' : limitText(one.limit) || `(${one.limit.kind})`
-    return one.for === history && title === line.source && text === line.limit && /^(derived|\(.+\))$/.test(text)
+    const text = one.limit === 'derived' ? 'derived' : limitText(one.limit) || 'none'
+    return one.for === history && title === line.source && text === line.limit && /^(derived|none)$/.test(text)
   })
 
 function limitOf(
+  kind: CheckKind,
   line: FigureLine,
-  { quantity, factor }: { quantity: Parameters<typeof parseLimit>[0]['quantity']; factor: number },
+  { quantity, factor }: { quantity: Quantity; factor: number },
   decimalComma: boolean,
 ): Limit | { problem: string } {
   if (line.limit === '') return { problem: 'has no limit' }
-  const parsed = parseLimit({ text: line.limit, quantity, decimalComma })
+  const parsed = parseKindLimit(kind, { text: line.limit, quantity, decimalComma })
   if ('problem' in parsed)
     return {
       problem: `has the limit "${line.limit.slice(0, 60)}", which cannot be read: ${limitProblems[parsed.problem] ?? 'write it as 318 ±10%, 0.66–0.90, > 20M or open'}`,

@@ -1,7 +1,7 @@
 import { limitText, quantityOf, type At, type Card } from '@sure-spool/core'
 import { textColumns, units, type FigureLine } from './columns'
 
-/** Every limit of a card as a line, in the card's order; what does not fit a cell (a curve, bars alike) says what it is. */
+/** Every limit of a card as a line, in the card's order; each written as its kind is written. */
 export function linesOf(card: Card): FigureLine[] {
   const labels = new Map(card.terminals.map(({ id, label }) => [id, label]))
   return card.checks.flatMap((check) => {
@@ -18,7 +18,7 @@ export function linesOf(card: Card): FigureLine[] {
         from: from ?? '',
         to: to ?? '',
         for: one.for,
-        limit: one.limit === 'derived' ? 'derived' : limitText(one.limit) || `(${one.limit.kind})`,
+        limit: one.limit === 'derived' ? 'derived' : limitText(one.limit) || 'none',
         unit: unitOf(quantityOf(check)),
         source: source?.title ?? '',
         grade: source?.grade ?? '',

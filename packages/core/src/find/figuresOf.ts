@@ -5,6 +5,7 @@ import { isMetal } from '../temperature'
 /** One figure that a card states, as a search needs it. */
 export interface CardFigure {
   check: string
+  label: string
   quantity: Quantity
   /** the middle of its limits, SI */
   expected: number
@@ -38,7 +39,7 @@ export function figuresOf(card: Card): CardFigures {
     const add = (expected: number, share: number) => {
       if (quantity === undefined || !(expected > 0)) return
       const key = `${check.id} ${expected}`
-      if (!found.has(key)) found.set(key, { check: check.id, quantity, expected, share, metal })
+      if (!found.has(key)) found.set(key, { check: check.id, label: check.label, quantity, expected, share, metal })
     }
     for (const limit of new Set(Object.values(limits).flat())) {
       if (limit.expectOpen || limit.kind === 'open' || limit.kind === 'insulation') open = true

@@ -68,6 +68,7 @@ describe('a card by its figures', () => {
 
   const figure = fc.record({
     check: fc.constantFrom('a', 'b', 'c'),
+    label: fc.constant('a check'),
     quantity: fc.constantFrom<CardFigure['quantity']>('resistance', 'voltage'),
     expected: fc.double({ min: 0.1, max: 1e4, noNaN: true }),
     share: fc.double({ min: 0, max: 0.4, noNaN: true }),

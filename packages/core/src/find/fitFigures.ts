@@ -4,6 +4,7 @@ import type { Findings, Found } from './parseFindings'
 export interface FigureMatch {
   text: string
   check: string
+  label: string
   /** how far the measured figure lies from the card's middle, in percent of it */
   offPct: number
   /** it only fits with this many ohms of leads taken off */
@@ -65,6 +66,7 @@ export function fitFigures(found: Findings, card: CardFigures): Fit {
     matches: chosen.map(({ measured, figure, leadsOhms }) => ({
       text: measured.text,
       check: figure.check,
+      label: figure.label,
       offPct: (100 * (measured.value - (leadsOhms ?? 0) - figure.expected)) / figure.expected,
       ...(leadsOhms === undefined ? {} : { leadsOhms }),
     })),

@@ -10,5 +10,6 @@ export {
   type FormattedFigure,
 } from './format'
 export { textMismatch, typedReading, type ReadingSetting } from './typedReading'
+export { parseKindLimit } from './parseKindLimit'
 export { limitText } from './limitText'
 export { parseLimit, type LimitProblem, type LimitText } from './parseLimit'

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Limit } from '../document'
-import { limitText, parseLimit } from '.'
+import type { CheckKind, Limit } from '../document'
+import { limitText, parseKindLimit, parseLimit } from '.'
 
 const figure = fc.integer({ min: 1, max: 9_999_999 }).map((digits) => digits / 1000)
 const share = fc.integer({ min: 0, max: 100 })
@@ -35,5 +35,37 @@ test('an insulation limit with the volts of its test', () => {
 
 test('what does not fit a line is no text', () => {
   expect(limitText({ kind: 'none' })).toBe('')
-  expect(limitText({ kind: 'alike', allowedPct: 8 })).toBe('')
+})
+
+test.each<[CheckKind, Limit]>([
+  ['bars', { kind: 'alike', allowedPct: 8 }],
+  ['per-length', { kind: 'perMetre', value: 5600, tolerancePct: 20 }],
+  [
+    'curve',
+    {
+      kind: 'curve',
+      points: [
+        { x: -40, ohms: 1050.5 },
+        { x: 40, ohms: 512 },
+      ],
+      tolerancePct: 8,
+      scale: 'log',
+    },
+  ],
+  ['lamp', { kind: 'answer', of: ['dark', 'dim', 'full'], right: ['dim'] }],
+])('a limit of %s by its own way of writing', (kind, one) => {
+  expect(parseKindLimit(kind, { text: limitText(one), quantity: 'resistance' })).toEqual(one)
+})
+
+test.each<[CheckKind, string]>([
+  ['bars', 'alike'],
+  ['curve', '20: 1050 ±8%'],
+  ['curve', '20: 1050; 40: x ±8%'],
+  ['curve', '20: 1050; 40: 512'],
+  ['lamp', 'dark; dim'],
+  ['lamp', '*'],
+  ['per-length', '> 5'],
+  ['act', ''],
+])('%s does not take “%s”', (kind, text) => {
+  expect(parseKindLimit(kind, { text, quantity: 'resistance' })).toHaveProperty('problem')
 })

@@ -1,8 +1,8 @@
 import type { Limit } from '../document'
 
 /**
- * A limit as people write it, so that `parseLimit` reads the same limit back; figures in SI without a prefix.
- * @returns '' for limits that do not fit one line (curve, alike, per metre, answers, none)
+ * A limit as people write it, so that `parseKindLimit` reads the same limit back; figures in SI without a prefix.
+ * @returns '' for `none`
  */
 export function limitText(limit: Limit): string {
   switch (limit.kind) {
@@ -26,6 +26,16 @@ export function limitText(limit: Limit): string {
       return limit.minVolts === undefined
         ? `> ${plain(limit.minOhms)}`
         : `> ${plain(limit.minOhms)} @ ${plain(Number((limit.minVolts / 0.95).toPrecision(12)))}V`
+    case 'alike':
+      return `alike ${plain(limit.allowedPct)}%`
+    case 'perMetre':
+      return `${plain(limit.value)} ±${plain(limit.tolerancePct)}%`
+    case 'curve': {
+      const points = limit.points.map(({ x, ohms }) => `${plain(x)}: ${plain(ohms)}`).join('; ')
+      return `${points} ±${plain(limit.tolerancePct)}%${limit.scale === 'log' ? ' log' : ''}`
+    }
+    case 'answer':
+      return limit.of.map((one) => (limit.right.includes(one) ? `${one}*` : one)).join('; ')
     default:
       return ''
   }

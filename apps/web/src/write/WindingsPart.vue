@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import type { Winding } from '@sure-spool/core'
+import { computed } from 'vue'
+import KeyButton from '../parts/KeyButton.vue'
+import FigureField from '../fields/FigureField.vue'
+import { freeId, useWriting, withoutWinding } from './parts'
+import PickField from '../fields/PickField.vue'
+import TextField from '../fields/TextField.vue'
+
+/** What is wound between the terminals, and how many ohms it has. */
+const { card, change } = useWriting()
+const ends = computed(() => card().terminals.map(({ id, label }) => ({ value: id, label: label || id })))
+const materials = (['copper', 'aluminium', 'resistive'] as const).map((value) => ({ value, label: value }))
+const cores = computed(() => {
+  const used = [...new Set(card().windings.flatMap(({ core }) => core ?? []))]
+  const next = `c${used.length + 1}`
+  return [
+    { value: '', label: 'a core of its own' },
+    ...[...new Set([...used, next])].map((value) => ({ value, label: `core ${value.replace(/^c/, '')}` })),
+  ]
+})
+const edit = (id: string, make: (winding: Winding) => void, field?: string) =>
+  change(
+    (one) => {
+      const winding = one.windings.find((each) => each.id === id)
+      if (winding) make(winding)
+    },
+    field === undefined ? undefined : `${id}.${field}`,
+  )
+const setOhms = (id: string, ohms: number | undefined) =>
+  edit(
+    id,
+    (winding) => {
+      if (ohms === undefined || ohms <= 0) delete winding.ohms
+      else winding.ohms = ohms
+    },
+    'ohms',
+  )
+const setPct = (id: string, text: string) => {
+  const value = Number(text.replace(',', '.').replace('%', ''))
+  if (text.trim() === '') edit(id, (winding) => delete winding.tolerancePct, 'pct')
+  else if (value >= 0 && value <= 1000) edit(id, (winding) => (winding.tolerancePct = value), 'pct')
+}
+const setCore = (id: string, core: string) =>
+  edit(id, (winding) => {
+    if (core === '') delete winding.core
+    else winding.core = core
+  })
+function add(): void {
+  change((one) => {
+    const terminals = one.terminals.filter(({ id }) => id !== 'frame')
+    const used = new Set(one.windings.flatMap(({ from, to }) => [from, to]))
+    const [from, to] = [...terminals.filter(({ id }) => !used.has(id)), ...terminals].map(({ id }) => id)
+    one.windings.push({
+      id: freeId('w', one.windings),
+      label: `winding ${one.windings.length + 1}`,
+      from: from ?? 'frame',
+      to: to ?? 'frame',
+      material: 'copper',
+    })
+  })
+}
+</script>
+
+<template>
+  <div class="rows">
+    <div v-for="winding in card().windings" :key="winding.id" class="row winding">
+      <TextField
+        label="winding"
+        :model-value="winding.label"
+        @update:model-value="edit(winding.id, (one) => (one.label = $event), 'label')"
+      />
+      <PickField
+        label="from, its start"
+        :model-value="winding.from"
+        :options="ends"
+        @update:model-value="edit(winding.id, (one) => (one.from = $event))"
+      />
+      <PickField
+        label="to"
+        :model-value="winding.to"
+        :options="ends"
+        @update:model-value="edit(winding.id, (one) => (one.to = $event))"
+      />
+      <FigureField
+        label="ohms"
+        quantity="resistance"
+        :model-value="winding.ohms"
+        @update:model-value="setOhms(winding.id, $event)"
+      />
+      <TextField
+        label="± %"
+        :model-value="winding.tolerancePct === undefined ? '' : String(winding.tolerancePct)"
+        @update:model-value="setPct(winding.id, $event)"
+      />
+      <PickField
+        label="of"
+        :model-value="winding.material"
+        :options="materials"
+        @update:model-value="edit(winding.id, (one) => (one.material = $event || 'copper'))"
+      />
+      <PickField
+        label="on"
+        :model-value="winding.core ?? ''"
+        :options="cores"
+        @update:model-value="setCore(winding.id, $event)"
+      />
+      <KeyButton quiet label="take off" @press="change((one) => withoutWinding(one, winding.id))" />
+    </div>
+    <p class="adds"><KeyButton label="add a winding" :disabled="card().terminals.length === 0" @press="add" /></p>
+  </div>
+</template>
+
+<style scoped>
+.winding {
+  grid-template-columns: 1.3fr 0.9fr 0.9fr 0.8fr 0.5fr 0.8fr 1fr auto;
+}
+</style>

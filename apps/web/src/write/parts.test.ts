@@ -1,0 +1,42 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from '@jest/globals'
+import { contradictionsIn } from '@sure-spool/contract'
+import type { Card } from '@sure-spool/core'
+import fc from 'fast-check'
+import { freeId, withoutCheck, withoutSource, withoutTerminal, withoutWinding } from './parts'
+
+const cards = ['orrinvale-18-twin', 'wexmoor-changeover-24', 'lanternreed-two-coil', 'brindlecote-c3'].map(
+  (name) => JSON.parse(readFileSync(`demo/cards/${name}.json`, 'utf8')) as Card,
+)
+
+describe('taking something off a card', () => {
+  const cut = fc.constantFrom(
+    (card: Card, at: number) => withoutTerminal(card, card.terminals[at % card.terminals.length]?.id ?? ''),
+    (card: Card, at: number) => withoutWinding(card, card.windings[at % Math.max(1, card.windings.length)]?.id ?? ''),
+    (card: Card, at: number) => withoutCheck(card, card.checks[at % Math.max(1, card.checks.length)]?.id ?? ''),
+    (card: Card, at: number) => withoutSource(card, card.sources[at % Math.max(1, card.sources.length)]?.id ?? ''),
+  )
+
+  test('never leaves a reference to nothing behind, whatever is cut and in what order', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...cards), fc.array(fc.tuple(cut, fc.nat(20)), { maxLength: 5 }), (source, cuts) => {
+        const card = structuredClone(source)
+        for (const [make, at] of cuts) if (card.terminals.length > 1) make(card, at)
+        expect(contradictionsIn(card)).toEqual([])
+      }),
+    )
+  })
+
+  test('a check goes with the relations that join it', () => {
+    const [twin] = cards
+    const card = structuredClone(twin) as Card
+    withoutCheck(card, 'low')
+    expect(card.relations).toEqual([])
+  })
+})
+
+test('an id is never one that stands or stood below the highest', () => {
+  expect(freeId('t', [])).toBe('t1')
+  expect(freeId('t', [{ id: 't1' }, { id: 't7' }])).toBe('t8')
+  expect(freeId('t', [{ id: 'O' }, { id: 'frame' }])).toBe('t3')
+})
