@@ -14,7 +14,7 @@ export async function keepState(queries: Queries, state: RunState): Promise<Summ
     entryCount: run.entries.length,
     finding: summary.finding,
     closed: state.closed,
-    cameBack: run.entries.some((entry) => entry.kind === 'outcome' && entry.what === 'came-back'),
+    cameBack: lastOutcome(state) === 'came-back',
     core: state.core,
     summary,
     standing,
@@ -50,6 +50,12 @@ export async function keepState(queries: Queries, state: RunState): Promise<Summ
         },
       })
   return summary
+}
+
+/** What became of the unit, as it was said last. */
+function lastOutcome({ tape }: RunState): 'ran-well' | 'came-back' | undefined {
+  const entry = tape.entries.findLast((one) => one.kind === 'outcome' && !tape.takenBack.has(one.id))
+  return entry?.kind === 'outcome' ? entry.what : undefined
 }
 
 /** Keeps the finding a run was closed with; a later one stands beside it. */

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import KeyButton from '../parts/KeyButton.vue'
 import { isTaken, useKeys } from '../parts/keys'
 import { useBench } from '../store/bench'
+import { newId } from '../store/ids'
 import { useFigures } from '../words/figures'
 import { problemWords } from '../words/reasons'
 import { answersTo, reasonsFor } from './answers'
@@ -23,6 +24,7 @@ import StepCaps from './StepCaps.vue'
 import StepTitle from './StepTitle.vue'
 import TapeRow from './TapeRow.vue'
 import UnitLine from './UnitLine.vue'
+import { useBenchTray } from './useBenchTray'
 import { useAwake } from './useAwake'
 
 /** The bench: one run, one thing to do at a time. Keys belong to the line while it is open. */
@@ -47,6 +49,7 @@ const reading = ref<InstanceType<typeof ReadingWork>>()
 const plainWork = ref<InstanceType<typeof PlainWork>>()
 const finding = ref<InstanceType<typeof FindingPanel>>()
 useAwake()
+const tray = useBenchTray(told)
 
 watch(
   () => props.run,
@@ -151,6 +154,12 @@ function mute(): void {
   setMuted(muted.value)
 }
 
+/** A part that was measured first becomes a card in one step. */
+function makeCard(): void {
+  if (bench.run?.card.state !== 'sketch') return
+  void router.push({ name: 'write', params: { id: newId(), revision: '1' }, query: { run: props.run } })
+}
+
 const keep = () =>
   holding.value &&
   !beyondOverride.has(holding.value.id) &&
@@ -176,6 +185,8 @@ const commands: Record<string, () => void> = {
   p: () => void router.push({ name: 'sheet', params: { run: props.run } }),
   i: () => void router.push({ name: 'queue', query: { take: '1' } }),
   '/': () => void router.push({ name: 'cards' }),
+  y: makeCard,
+  Enter: () => atFinding.value && bench.state?.closed && void tray.goOn(),
   ' ': () => (told.value = 'No meter is connected: type the figure.'),
   o: () =>
     takesFigures.value &&
@@ -233,8 +244,11 @@ function lineKey(key: string): boolean {
       ref="finding"
       class="whole"
       :asleep="asleep"
+      :onward="tray.label.value"
       @sheet="router.push({ name: 'sheet', params: { run } })"
       @asking="deciding = $event"
+      @card="makeCard"
+      @next="tray.goOn"
     />
     <template v-else>
       <PathColumn class="path-area" />

@@ -18,8 +18,8 @@ import TodayPanel from './TodayPanel.vue'
 import { useToday } from './useToday'
 
 /** The finding: every judged line with its ruler, what was not tested, what a pass does not prove, and the decision. */
-defineProps<{ asleep: boolean }>()
-const emit = defineEmits<{ sheet: []; asking: [open: boolean] }>()
+defineProps<{ asleep: boolean; onward: string }>()
+const emit = defineEmits<{ sheet: []; asking: [open: boolean]; card: []; next: [] }>()
 const bench = useBench()
 const shop = useShop()
 const figures = useFigures()
@@ -103,7 +103,16 @@ defineExpose({ choose })
             ><VerdictMark mark="borderline" /> {{ count('borderline') }} borderline</span
           >
         </p>
-        <KeyButton cap="p" label="the sheet" :asleep="asleep" @press="emit('sheet')" />
+        <p class="tallies">
+          <KeyButton
+            v-if="state.run.card.state === 'sketch'"
+            cap="y"
+            label="make a card of it"
+            :asleep="asleep"
+            @press="emit('card')"
+          />
+          <KeyButton cap="p" label="the sheet" :asleep="asleep" @press="emit('sheet')" />
+        </p>
       </div>
     </header>
     <div class="body">
@@ -230,6 +239,12 @@ defineExpose({ choose })
       <p v-if="state.closed && decision?.kind === 'decision'" class="closed">
         <strong>Decided.</strong> {{ decision.why }}
         <span class="muted">The run is closed; a note or an outcome can still be added.</span>
+        <span class="after">
+          <RouterLink class="runs" :to="{ name: 'unit', params: { id: state.run.unit.id } }"
+            >its runs, and what became of it</RouterLink
+          >
+          <KeyButton v-if="onward" main cap="Enter" :label="onward" @press="emit('next')" />
+        </span>
       </p>
       <div v-else class="choices">
         <KeyButton
@@ -356,6 +371,17 @@ h1 {
 }
 .choices :deep(.key-button) {
   min-height: 62px;
+}
+.after {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  margin-top: 8px;
+}
+.runs {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
 }
 .closed {
   padding: 16px 20px;

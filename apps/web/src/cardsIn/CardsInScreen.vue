@@ -38,6 +38,7 @@ async function take(file: File | undefined): Promise<void> {
   forget()
   name.value = file.name
   working.value = true
+  if (!shop.person) await shop.load()
   const read = await readFile(file)
   if (read.kind === 'refused') problems.value = read.problems
   if (read.kind === 'cards') {
@@ -52,8 +53,10 @@ async function take(file: File | undefined): Promise<void> {
 }
 function forget(): void {
   problems.value = []
-  cards.value = rows.value = []
-  resolve.value = ours.value = {}
+  cards.value = []
+  rows.value = []
+  resolve.value = {}
+  ours.value = {}
   figures.value = bytes.value = undefined
   told.value = name.value = ''
 }
@@ -120,6 +123,7 @@ async function keep(): Promise<void> {
   await (figures.value ? sendFigures(true) : sendCards(false))
   working.value = false
 }
+const delimiters: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' }
 const drop = (event: DragEvent) => void take(event.dataTransfer?.files[0])
 const words: Record<ImportedCards['rows'][number]['what'], string> = {
   new: 'a new card',
@@ -180,7 +184,7 @@ useKeys((event) => {
         {{ figures.drafts.length === 1 ? 'card gets a draft' : 'cards get a draft' }},
         {{ figures.rows.filter(({ what }) => what === 'refused').length }} rows are refused and stay out.
         <span class="muted"
-          >Cells are parted by {{ figures.delimiter === '\t' ? 'tabs' : figures.delimiter }}, the decimal mark is a
+          >Cells are parted by {{ delimiters[figures.delimiter] ?? figures.delimiter }}, the decimal mark is a
           {{ figures.decimalComma ? 'comma' : 'point' }}.</span
         >
       </p>

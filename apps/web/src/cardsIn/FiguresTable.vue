@@ -62,6 +62,7 @@ td {
   overflow-wrap: anywhere;
 }
 th {
+  white-space: nowrap;
   color: var(--muted);
   font-weight: 600;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ShopView } from '@sure-spool/contract'
-import type { Instrument } from '@sure-spool/core'
+import { unitSign, type Instrument, type Quantity } from '@sure-spool/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import KeyButton from '../parts/KeyButton.vue'
@@ -23,6 +23,8 @@ const retiring = ref('')
 const today = new Date().toISOString().slice(0, 10)
 const due = ({ dueOn }: Instrument) => (dueOn !== undefined && dueOn < today ? 'overdue' : 'due')
 const zeroWords = { hardware: 'its own key zeroes the leads', subtract: 'leads are taken off by the bench' }
+const stepOf = (step: number, quantity: Quantity) =>
+  step < 0.001 ? `${figures.plain(step)}\u2009${unitSign(quantity)}` : figures.bound(step, quantity)
 const accuracy = ({ percentOfReading, counts }: Instrument['functions'][number]['ranges'][number]) =>
   percentOfReading === undefined && counts === undefined
     ? 'no accuracy stated: 1 % and 3 counts are assumed'
@@ -121,7 +123,7 @@ useKeys((event) => {
           <tr v-for="(range, at) in one.ranges" :key="range.fullScale">
             <td>{{ at === 0 ? one.quantity : '' }}</td>
             <td class="n">{{ figures.bound(range.fullScale, one.quantity) }}</td>
-            <td class="n">{{ figures.bound(range.resolution, one.quantity) }}</td>
+            <td class="n">{{ stepOf(range.resolution, one.quantity) }}</td>
             <td class="n">{{ accuracy(range) }}</td>
           </tr>
         </tbody>

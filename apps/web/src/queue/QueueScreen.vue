@@ -72,10 +72,11 @@ async function moved(unit: QueueUnit, place: 'waiting' | 'blocked', words?: stri
   }
 }
 
-function takenIn(id: string | null): void {
+function takenIn(id: string | null, tray?: string): void {
   taking.value = false
   startWith.value = ''
   if (id !== null) chosenId.value = id
+  if (tray !== undefined) void router.push({ name: 'tray', params: { id: tray } })
 }
 
 useKeys((event) => {
@@ -169,7 +170,8 @@ const counted = (count: number) => (count < queue.counts.upTo ? String(count) : 
             <span class="what"
               ><strong>{{ unit.maker }}</strong> {{ unit.model
               }}<small
-                >{{ unit.history }}, {{ age(unit) }}<template v-if="unit.from">, from {{ unit.from }}</template></small
+                >{{ unit.history }}, {{ age(unit) }}<template v-if="unit.from">, from {{ unit.from }}</template
+                ><template v-if="unit.tray">, on a tray</template></small
               ></span
             >
             <span class="words">{{ complaint(unit) }}</span>

@@ -1,22 +1,25 @@
 <script setup lang="ts">
 import type { CardList, CardRow, CardView } from '@sure-spool/contract'
-import { complaintIds, type ComplaintId, type History } from '@sure-spool/core'
+import { complaintIds, sketchCard, type Card, type ComplaintId, type History } from '@sure-spool/core'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import { ask } from '../store/api'
 import { keepCard } from '../store/bench'
 import { newId } from '../store/ids'
-import { keepCopy, readCopy } from '../store/kept'
-import { useQueue } from '../store/queue'
+import { keepCopy, plain, readCopy } from '../store/kept'
+import { useOutbox } from '../store/outbox'
+import { followingTag, useQueue } from '../store/queue'
 import { useShop } from '../store/shop'
 import { complaintWords, familyWords } from '../words/kinds'
+import SketchFields, { terminalsOf, type Sketch } from './SketchFields.vue'
 
 /** Takes a part in: card, tag, condition, complaint, words. Enter goes from one to the next and keeps at the end. */
 const props = defineProps<{ startWith?: string }>()
-const emit = defineEmits<{ done: [id: string | null] }>()
+const emit = defineEmits<{ done: [id: string | null, tray?: string] }>()
 const shop = useShop()
 const queue = useQueue()
+const outbox = useOutbox()
 const text = ref('')
 const cards = ref<CardRow[]>([])
 const chosenAt = ref(0)
@@ -27,6 +30,11 @@ const history = ref<History>('used')
 const complaint = ref<ComplaintId>('none')
 const words = ref('')
 const problem = ref('')
+/** a part without a card is measured first */
+const sketch = ref<Sketch>()
+const variants = ref<Card['variants']>([])
+const variant = ref('')
+const count = ref('1')
 const cardField = ref<{ $el: HTMLInputElement }>()
 const tagField = ref<{ $el: HTMLInputElement }>()
 
@@ -65,36 +73,79 @@ async function choose(row: CardRow | undefined): Promise<void> {
   }
   problem.value = ''
   card.value = row
+  variant.value = ''
   await nextTick()
   tagField.value?.$el.focus()
   tagField.value?.$el.select()
   const view = await ask<CardView>(`/cards/${row.id}`).catch(() => undefined)
-  if (view) await keepCard(view.card)
+  if (!view) return
+  variants.value = view.card.variants
+  await keepCard(view.card)
 }
 
-const ready = computed(() => card.value !== undefined && tag.value.trim() !== '' && shop.person !== undefined)
+const ready = computed(
+  () => (card.value ?? sketch.value) !== undefined && tag.value.trim() !== '' && shop.person !== undefined,
+)
 
+/** No card is no obstacle: the part is sketched, measured, and becomes a card afterwards. */
+async function measureFirst(): Promise<void> {
+  sketch.value = { family: 'other', model: text.value, points: '', framed: true }
+  problem.value = ''
+  await nextTick()
+  document.querySelector<HTMLInputElement>('[data-sketch] input')?.select()
+}
+
+/** @returns the card the part is taken in on, made and sent ahead of it where it is a sketch */
+function cardOf(): CardRow | string {
+  if (!sketch.value) return card.value ?? 'Choose the card first.'
+  const { family, model, points, framed } = sketch.value
+  const terminals = terminalsOf(points)
+  if (model.trim() === '') return 'Give the part a name, so that it can be told from others.'
+  if (terminals.length < 2 && !(framed && terminals.length === 1))
+    return 'Name two points at least, with a comma between.'
+  const made = sketchCard(newId(), family, model.trim().slice(0, 200), terminals, framed)
+  outbox.put({ id: made.id, kind: 'card', body: { card: plain(made), by: shop.person?.id ?? '' } })
+  void keepCard(made)
+  return { id: made.id, revision: 1, family, maker: '', model: made.name.model, partNumbers: [], units: 0 }
+}
+
+const mostAtOnce = 60
 function keep(): void {
-  if (!card.value || !shop.person || tag.value.trim() === '') {
-    problem.value = card.value ? 'A part needs a tag.' : 'Choose the card first.'
+  const many = Number(count.value)
+  if (tag.value.trim() === '') problem.value = 'A part needs a tag.'
+  else if (!Number.isInteger(many) || many < 1 || many > mostAtOnce)
+    problem.value = `From 1 to ${mostAtOnce} parts go onto one tray.`
+  else takeInAll(many)
+}
+function takeInAll(many: number): void {
+  const on = cardOf()
+  if (typeof on === 'string' || !shop.person) {
+    problem.value = typeof on === 'string' ? on : 'Choose who is at the bench first.'
     return
   }
-  const id = newId()
-  queue.takeIn(
-    {
-      id,
-      tag: tag.value.trim(),
-      ...(serial.value.trim() === '' ? {} : { serial: serial.value.trim() }),
-      history: history.value,
-      complaint: [complaint.value],
-      words: words.value.trim(),
-      card: { id: card.value.id, revision: card.value.revision },
-      takenInAt: new Date().toISOString(),
-      takenInBy: shop.person.id,
-    },
-    card.value,
-  )
-  emit('done', id)
+  const tray = many > 1 ? newId() : undefined
+  const ids = Array.from({ length: many }, () => newId())
+  let next = tag.value.trim()
+  for (const id of ids) {
+    queue.takeIn(
+      {
+        id,
+        tag: next,
+        ...(serial.value.trim() === '' || many > 1 ? {} : { serial: serial.value.trim() }),
+        ...(variant.value === '' ? {} : { variant: variant.value }),
+        history: history.value,
+        complaint: [complaint.value],
+        words: words.value.trim(),
+        card: { id: on.id, revision: on.revision },
+        ...(tray === undefined ? {} : { tray }),
+        takenInAt: new Date().toISOString(),
+        takenInBy: shop.person.id,
+      },
+      on,
+    )
+    next = followingTag(next)
+  }
+  emit('done', ids[0] ?? null, tray)
 }
 
 function step(event: KeyboardEvent): void {
@@ -102,8 +153,9 @@ function step(event: KeyboardEvent): void {
   if (event.key !== 'Enter' || event.target instanceof HTMLButtonElement) return
   event.preventDefault()
   const fields = [...(event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('[data-field]')]
-  const next = fields[fields.indexOf(event.target as HTMLElement) + 1]
-  if (next) next.focus()
+  const at = fields.indexOf(event.target as HTMLElement)
+  const next = fields[at + 1]
+  if (next && at >= 0) next.focus()
   else keep()
 }
 
@@ -111,13 +163,14 @@ function pick(event: KeyboardEvent): void {
   const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
   if (by !== 0) {
     event.preventDefault()
-    chosenAt.value = Math.min(Math.max(0, cards.value.length - 1), Math.max(0, chosenAt.value + by))
+    chosenAt.value = Math.min(shownCards.value.length, Math.max(0, chosenAt.value + by))
   } else if (event.key === 'Enter') {
     event.preventDefault()
     event.stopPropagation()
-    void choose(cards.value[chosenAt.value])
+    void (chosenAt.value < shownCards.value.length ? choose(shownCards.value[chosenAt.value]) : measureFirst())
   }
 }
+const shownCards = computed(() => cards.value.slice(0, 6))
 const histories: History[] = ['used', 'new', 'rewound']
 </script>
 
@@ -136,13 +189,19 @@ const histories: History[] = ['used', 'new', 'rewound']
         :aria-expanded="!card"
         autocomplete="off"
         @keydown="pick"
-        @focus="card = undefined"
+        @focus="card = sketch = undefined"
       />
-      <ul v-if="!card" id="in-cards" class="choices" role="listbox" aria-label="Cards that fit">
-        <li v-for="(row, i) in cards.slice(0, 6)" :key="row.id" role="option" :aria-selected="i === chosenAt">
+      <SketchFields v-if="sketch" v-model="sketch" />
+      <ul v-else-if="!card" id="in-cards" class="choices" role="listbox" aria-label="Cards that fit">
+        <li v-for="(row, i) in shownCards" :key="row.id" role="option" :aria-selected="i === chosenAt">
           <button class="plain" tabindex="-1" @click="choose(row)">
             <strong>{{ row.maker }} {{ row.model }}</strong>
             <span class="muted">{{ familyWords[row.family as keyof typeof familyWords] }}</span>
+          </button>
+        </li>
+        <li role="option" :aria-selected="chosenAt === shownCards.length">
+          <button class="plain" tabindex="-1" @click="measureFirst">
+            <strong>No card of it</strong> <span class="muted">measure first</span>
           </button>
         </li>
       </ul>
@@ -171,6 +230,17 @@ const histories: History[] = ['used', 'new', 'rewound']
         <select id="in-complaint" v-model="complaint" class="field" data-field>
           <option v-for="one in complaintIds" :key="one" :value="one">{{ complaintWords[one] }}</option>
         </select>
+      </p>
+      <p v-if="variants.length > 0 && card">
+        <label for="in-variant">which of them</label>
+        <select id="in-variant" v-model="variant" class="field" data-field>
+          <option value="">not said</option>
+          <option v-for="one in variants" :key="one.id" :value="one.id">{{ one.label }}</option>
+        </select>
+      </p>
+      <p>
+        <label for="in-count">how many alike</label
+        ><InputText id="in-count" v-model="count" autocomplete="off" inputmode="numeric" />
       </p>
       <p class="wide">
         <label for="in-words">in their own words</label
@@ -210,7 +280,7 @@ label {
   grid-column: 1 / -1;
 }
 .rest :deep(input),
-.who :deep(input) {
+.who :deep(input:not([type='checkbox'])) {
   width: 100%;
   min-height: 44px;
 }

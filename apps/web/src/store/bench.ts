@@ -124,6 +124,7 @@ export const useBench = defineStore('bench', () => {
 
   function show(fresh: Run): void {
     const here = run.value?.id === fresh.id ? run.value.entries : []
+    if (run.value?.id !== fresh.id) cursor.value = doing.value = null
     const merged = new Map([...here, ...fresh.entries].map((entry) => [entry.id, entry]))
     run.value = { ...fresh, entries: [...merged.values()].sort((a, b) => a.n - b.n) }
     missing.value = ''
@@ -133,7 +134,6 @@ export const useBench = defineStore('bench', () => {
   async function open(id: string): Promise<void> {
     if (run.value?.id !== id) {
       run.value = undefined
-      cursor.value = doing.value = null
       missing.value = ''
     }
     const database = await kept()

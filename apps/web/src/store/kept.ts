@@ -1,10 +1,13 @@
 import type { Entry, Run } from '@sure-spool/core'
-import type { NewRun, NewUnit } from '@sure-spool/contract'
+import type { NewRun, NewUnit, WrittenCard } from '@sure-spool/contract'
 import type { Dexie as DexieType, EntityTable, Table } from 'dexie'
 
 /** Something the server has not acknowledged: it stays here until it has. */
 export type Outgoing = { seq?: number; id: string; aside?: { status: number; detail: string } } & (
-  { kind: 'unit'; body: NewUnit } | { kind: 'run'; body: NewRun } | { kind: 'entry'; run: string; body: Entry }
+  | { kind: 'card'; body: WrittenCard }
+  | { kind: 'unit'; body: NewUnit }
+  | { kind: 'run'; body: NewRun }
+  | { kind: 'entry'; run: string; body: Entry }
 )
 
 export interface KeptDatabase {

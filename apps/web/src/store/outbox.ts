@@ -1,4 +1,4 @@
-import type { Kept, RunView } from '@sure-spool/contract'
+import type { Kept, RunView, WrittenCard } from '@sure-spool/contract'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { afterPaint } from './afterPaint'
@@ -116,6 +116,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function sendBatch(batch: Outgoing[]): Promise<void> {
     const [first] = batch
+    if (first?.kind === 'card') await sendCard(first.body)
     if (first?.kind === 'unit') await ask('/units', { method: 'POST', body: first.body })
     if (first?.kind === 'run') await ask<RunView>('/runs', { method: 'POST', body: first.body })
     if (first?.kind !== 'entry') return
@@ -123,6 +124,9 @@ export const useOutbox = defineStore('outbox', () => {
     const answer = await ask<Kept>(`/runs/${first.run}/entries`, { method: 'POST', body: { entries } })
     for (const listener of listeners) listener({ run: first.run, kept: answer })
   }
+
+  const sendCard = ({ card, by }: WrittenCard): Promise<unknown> =>
+    ask(`/cards/${card.id}/revisions/${card.revision}`, { method: 'PUT', body: { card, by } })
 
   /** One of a batch is refused: they go up one by one, so that only that one is set aside. */
   async function sendSingly(batch: Outgoing[]): Promise<void> {
@@ -172,6 +176,7 @@ export const useOutbox = defineStore('outbox', () => {
 })
 
 function refersTo(item: Outgoing, gone: Set<string>): boolean {
+  if (item.kind === 'unit') return gone.has(item.body.card.id)
   if (item.kind === 'run') return gone.has(item.body.unit)
   if (item.kind !== 'entry') return false
   const { body } = item

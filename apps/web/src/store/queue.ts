@@ -69,7 +69,7 @@ export const useQueue = defineStore('queue', () => {
     takenInHere.set(unit.id, asQueueUnit(unit))
     units.value = [asQueueUnit(unit), ...units.value]
     counts.value = { ...counts.value, waiting: counts.value.waiting + 1 }
-    shop.nextTag = followingTag(shop.nextTag, unit.tag)
+    if (unit.tag === shop.nextTag) shop.nextTag = followingTag(unit.tag)
   }
 
   async function move(unit: QueueUnit, place: 'waiting' | 'blocked' | 'bench', blockedBy?: string): Promise<void> {
@@ -85,9 +85,8 @@ export const useQueue = defineStore('queue', () => {
   return { units, counts, known, bench, waiting, blocked, done, last, load, takeIn, move }
 })
 
-function followingTag(proposed: string, used: string): string {
-  const digits = /^(.*?)(\d+)$/.exec(used)
-  if (!digits || used !== proposed) return proposed
-  const [, prefix = '', number = '0'] = digits
+/** The tag behind one: its last number one higher, as many digits. Without a number at its end it gets one. */
+export function followingTag(tag: string): string {
+  const [, prefix = `${tag}-`, number = '1'] = /^(.*?)(\d{1,9})$/.exec(tag) ?? []
   return prefix + String(Number(number) + 1).padStart(number.length, '0')
 }

@@ -1,1 +1,196 @@
-<template><main /></template>
+<script setup lang="ts">
+import type { QueueUnit, UnitRuns } from '@sure-spool/contract'
+import { quantityOf, type Card } from '@sure-spool/core'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import KeyButton from '../parts/KeyButton.vue'
+import { isTaken, useKeys } from '../parts/keys'
+import VerdictMark from '../parts/VerdictMark.vue'
+import { ask } from '../store/api'
+import { useOutbox } from '../store/outbox'
+import { useShop } from '../store/shop'
+import { useFigures } from '../words/figures'
+import { decisionWords, familyWords, findingWords } from '../words/kinds'
+import { pileOf, useTray, type Pile } from './useTray'
+
+/** A tray of alike parts: worked one after another, and the two piles they end on, on one sheet. */
+const props = defineProps<{ id: string }>()
+const router = useRouter()
+const shop = useShop()
+const outbox = useOutbox()
+const figures = useFigures()
+const tray = useTray(() => props.id)
+const read = ref<Record<string, UnitRuns['runs'][number]>>({})
+const card = ref<Card>()
+const problem = ref('')
+const next = computed(() => tray.nextAfter(undefined))
+const first = computed(() => tray.units.value[0])
+
+watch(
+  () => tray.units.value.map((unit) => `${unit.id}${unit.standing?.lastAt ?? ''}`).join(),
+  async () => {
+    const done = tray.units.value.filter((unit) => unit.standing)
+    const all = await Promise.all(
+      done.map((unit) => ask<UnitRuns>(`/units/${unit.id}/runs?limit=1`).catch(() => undefined)),
+    )
+    read.value = Object.fromEntries(done.flatMap((unit, i) => (all[i]?.runs[0] ? [[unit.id, all[i].runs[0]]] : [])))
+    const [one] = tray.units.value
+    if (one && !card.value)
+      card.value = await ask<Card>(`/cards/${one.card.id}/revisions/${one.card.revision}`).catch(() => undefined)
+  },
+  { immediate: true },
+)
+watch(
+  () => outbox.waiting,
+  (now, before) => now === 0 && before > 0 && void tray.load(),
+)
+
+const columns = computed(() =>
+  (card.value?.checks ?? [])
+    .filter((check) =>
+      Object.values(read.value).some(({ comparison }) => comparison.figures.some((one) => one.check === check.id)),
+    )
+    .slice(0, 6)
+    .map((check) => ({ id: check.id, label: check.label, quantity: quantityOf(check) })),
+)
+const figure = (unit: QueueUnit, column: { id: string; quantity: ReturnType<typeof quantityOf> }) => {
+  const all = read.value[unit.id]?.comparison.figures.filter((one) => one.check === column.id) ?? []
+  return all.map(({ value }) => figures.figure(Number(value.toPrecision(4)), column.quantity)).join(', ')
+}
+const piles: { id: Pile; words: string }[] = [
+  { id: 'accepted', words: 'Accepted' },
+  { id: 'rejected', words: 'Rejected' },
+  { id: 'to-do', words: 'Not decided' },
+]
+const ofPile = (pile: Pile) => tray.units.value.filter((unit) => pileOf(unit) === pile)
+const findingMark = { 'fault-found': 'outside', undecided: 'none', 'no-fault-found': 'within' } as const
+
+async function begin(unit: QueueUnit | undefined): Promise<void> {
+  if (!unit) return
+  try {
+    await router.push({ name: 'bench', params: { run: await tray.goOn(unit) } })
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}
+const print = () => window.print()
+useKeys((event) => {
+  if (isTaken(event)) return false
+  if (event.key === 'Enter') void begin(next.value)
+  else if (event.key === 'p') print()
+  else if (event.key === 'Escape') void router.push('/')
+  else return false
+  return true
+})
+</script>
+
+<template>
+  <main class="tray">
+    <header>
+      <div>
+        <h1>A tray of {{ tray.units.value.length }}</h1>
+        <p v-if="first">
+          <strong>{{ first.maker }} {{ first.model }}</strong
+          >, {{ familyWords[first.family as keyof typeof familyWords] }}, {{ first.history }}
+          <span class="muted">{{ first.words ? `“${first.words}”` : '' }}</span>
+        </p>
+      </div>
+      <p class="piles-count">
+        <span v-for="pile in piles" :key="pile.id"
+          ><strong class="n">{{ ofPile(pile.id).length }}</strong> {{ pile.words.toLowerCase() }}</span
+        >
+      </p>
+      <p class="acts">
+        <KeyButton quiet cap="p" label="print" @press="print" />
+        <KeyButton v-if="next" main cap="Enter" :label="`take ${next.tag} to the bench`" @press="begin(next)" />
+      </p>
+    </header>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <section v-for="pile in piles" :key="pile.id" :aria-label="pile.words">
+      <template v-if="ofPile(pile.id).length > 0">
+        <h2>{{ pile.words }}</h2>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">tag</th>
+              <th v-for="column in columns" :key="column.id" scope="col">{{ column.label }}</th>
+              <th scope="col">found</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="unit in ofPile(pile.id)" :key="unit.id">
+              <th scope="row">
+                <RouterLink class="n" :to="{ name: 'unit', params: { id: unit.id } }">{{ unit.tag }}</RouterLink>
+              </th>
+              <td v-for="column in columns" :key="column.id" class="n">{{ figure(unit, column) }}</td>
+              <td>
+                <template v-if="unit.standing"
+                  ><VerdictMark :mark="findingMark[unit.standing.finding]" :size="15" />
+                  {{ findingWords[unit.standing.finding]
+                  }}<template v-if="unit.standing.decision"
+                    >, {{ decisionWords[unit.standing.decision as keyof typeof decisionWords] }}</template
+                  ></template
+                ><span v-else class="muted">not begun</span>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+    </section>
+    <p class="muted">{{ shop.settings.name }}. Figures net of leads, metal at 20 °C.</p>
+  </main>
+</template>
+
+<style scoped>
+.tray {
+  padding: 14px 20px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+header {
+  display: flex;
+  gap: 28px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+h1 {
+  font-size: 30px;
+}
+h2 {
+  font-size: 19px;
+}
+.piles-count {
+  display: flex;
+  gap: 20px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  margin-left: auto;
+}
+.problem {
+  color: var(--outside);
+  font-weight: 600;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  padding: 6px 16px 6px 0;
+  border-bottom: 1px solid var(--hairline);
+  font-weight: 400;
+}
+thead th {
+  color: var(--muted);
+  font-size: 15px;
+}
+@media print {
+  .acts {
+    display: none;
+  }
+}
+</style>

@@ -173,8 +173,8 @@ useKeys((event) => {
         <p>
           {{ familyWords[unit.family as keyof typeof familyWords] }}, {{ historyWords[unit.history]
           }}<template v-if="unit.serial">, serial {{ unit.serial }}</template
-          ><template v-if="unit.from">, from {{ unit.from }}</template>
-          <span class="muted">{{ unit.words ? `“${unit.words}”` : '' }}</span>
+          ><template v-if="unit.from">, from {{ unit.from }}</template> {{ ' '
+          }}<span class="muted">{{ unit.words ? `“${unit.words}”` : '' }}</span>
         </p>
       </div>
       <p class="acts">

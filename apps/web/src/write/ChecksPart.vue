@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { quantityOf, type Check, type CheckKind, type Conditions } from '@sure-spool/core'
-import { computed } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import { kindWords } from '../words/kinds'
 import FigureField from '../fields/FigureField.vue'
@@ -99,7 +99,7 @@ const wanting = computed(() => {
   const tested = card().checks.some(({ at }) => 'each' in at && at.to === 'frame')
   return winding ? 'winding' : framed && !tested && card().terminals.length > 1 ? 'frame' : 'plain'
 })
-function add(): void {
+async function add(): Promise<void> {
   change((one) => {
     const id = freeId('k', one.checks)
     const read = new Set(one.checks.flatMap(({ at }) => ('pair' in at ? [[...at.pair].sort().join(' ')] : [])))
@@ -132,7 +132,11 @@ function add(): void {
         limits: [],
       })
   })
+  await nextTick()
+  const articles = rows.value?.querySelectorAll<HTMLElement>('article')
+  articles?.[articles.length - 1]?.querySelector('input')?.focus()
 }
+const rows = ref<HTMLElement>()
 const addWords = { winding: 'add the check of the next winding', frame: 'add the test to frame', plain: 'add a check' }
 const move = (id: string, by: 1 | -1) =>
   change((one) => {
@@ -143,7 +147,7 @@ const move = (id: string, by: 1 | -1) =>
 </script>
 
 <template>
-  <div class="rows">
+  <div ref="rows" class="rows">
     <article v-for="(check, i) in card().checks" :key="check.id" class="row check" :aria-label="check.label">
       <div class="fields">
         <TextField

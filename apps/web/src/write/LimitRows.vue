@@ -158,7 +158,7 @@ const isAssumed = (limit: CardLimit) => limit.assumed === true
 }
 .limit {
   display: grid;
-  grid-template-columns: 1.6fr 0.7fr 0.5fr 1.5fr 0.9fr auto;
+  grid-template-columns: 1.3fr 0.95fr 0.5fr 1.2fr 1.05fr auto;
   gap: 8px 10px;
   align-items: start;
 }

@@ -57,23 +57,24 @@ export function applyLine(card: Card, line: FigureLine, decimalComma: boolean): 
   const check = known ? copy.checks.find(({ id }) => id === known.id) : newCheck(copy, line, wanted)
   if (typeof check === 'string' || !check) return { problem: check ?? 'names a check that is not there' }
   const source = sourceOf(copy, line.source, grade)
+  const at = check.limits.findIndex((one) => one.source === source && one.for === history)
+  const before = check.limits[at]
+  const referenceC = reference ?? before?.referenceC
   const made: CardLimit = {
     id: freeId('l', check.limits),
     for: history,
     limit,
     text: line.limit.slice(0, 200),
     source,
-    ...(reference === undefined ? {} : { referenceC: reference }),
+    ...(referenceC === undefined ? {} : { referenceC }),
   }
-  const at = check.limits.findIndex((one) => one.source === source && one.for === history)
-  const before = check.limits[at]
   if (!before) {
     check.limits.push(made)
     const beside =
       check.limits.length > 1 ? `stands beside ${check.limits.length - 1} of other sources` : `${line.limit}`
     return { what: known ? 'another-limit' : 'new-check', card: copy, detail: beside }
   }
-  if (sameLimit(before.limit, limit) && before.referenceC === reference)
+  if (sameLimit(before.limit, limit) && before.referenceC === referenceC)
     return { what: 'same', card, detail: 'stands there already' }
   check.limits[at] = { ...made, id: before.id }
   return {

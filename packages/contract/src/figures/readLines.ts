@@ -8,7 +8,7 @@ export interface ReadLine {
 }
 
 /** A cell that a spreadsheet would compute; our own files defuse such text with an apostrophe. */
-const isFormula = (text: string): boolean => /^[=@]|^[+-](?![\d.,\s])/.test(text)
+const isFormula = (text: string): boolean => /^[=@]|^[+-]\s*[A-Za-z(]/.test(text)
 const longest = 2000
 
 /**

@@ -21,7 +21,7 @@ const afterClosing = new Set(['decision', 'outcome', 'note'])
  */
 export function refusalOf(run: Run, closed: boolean, entry: Entry): Refusal | null {
   if (entry.run !== run.id) return refused('run', `names another run (${entry.run}) than the one it was sent to`)
-  if (closed && !afterClosing.has(entry.kind))
+  if (closed && !afterClosing.has(entry.kind) && !undoesWhatFollowed(run, entry))
     return {
       kind: 'conflict',
       field: 'kind',
@@ -33,6 +33,11 @@ export function refusalOf(run: Run, closed: boolean, entry: Entry): Refusal | nu
     (entry.kind === 'reading' ? readingRefusal(run, entry.check, entry.reading) : null)
   )
 }
+
+/** What was said after a run was closed can be taken back; what it was closed on cannot. */
+const undoesWhatFollowed = (run: Run, entry: Entry): boolean =>
+  entry.kind === 'take-back' &&
+  run.entries.some(({ id, kind }) => id === entry.entry && (kind === 'outcome' || kind === 'note'))
 
 const refused = (field: string, sentence: string): Refusal => ({ kind: 'refused', field, sentence })
 

@@ -292,6 +292,12 @@ describe('what cannot stand on a tape', () => {
 
   test('a closed run takes decisions, outcomes and notes, nothing else', () => {
     expect(refusal(read(), (entry) => entry, true)).toBe('kind')
-    expect(refusal(new Script(twinCard()).put({ kind: 'note', words: 'later' }), (entry) => entry, true)).toBeNull()
+    const same = (entry: Entry) => entry
+    expect(refusal(new Script(twinCard()).put({ kind: 'note', words: 'later' }), same, true)).toBeNull()
+    const script = new Script(twinCard()).ready()
+    const outcome = script.add({ kind: 'outcome', what: 'came-back', words: '' })
+    expect(refusal(script.put({ kind: 'take-back', entry: outcome.id, reason: 'slip' }), same, true)).toBeNull()
+    const [first] = script.run.entries
+    expect(refusal(script.put({ kind: 'take-back', entry: first?.id ?? '', reason: 'slip' }), same, true)).toBe('kind')
   })
 })

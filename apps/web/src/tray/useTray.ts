@@ -1,0 +1,73 @@
+import type { Queue, QueueUnit } from '@sure-spool/contract'
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
+import { ask } from '../store/api'
+import { useBench } from '../store/bench'
+import { keepCopy, readCopy } from '../store/kept'
+import { useQueue } from '../store/queue'
+
+/** Where a unit of a tray stands: not yet decided, accepted, or rejected. */
+export type Pile = 'to-do' | 'accepted' | 'rejected'
+export function pileOf({ standing }: QueueUnit): Pile {
+  if (!standing?.closed) return 'to-do'
+  return standing.finding !== 'fault-found' && (standing.decision === 'return' || standing.decision === 'clean')
+    ? 'accepted'
+    : 'rejected'
+}
+
+export interface Tray {
+  units: Ref<QueueUnit[]>
+  load: () => Promise<void>
+  /** the first one that is not decided, after the one at hand where there is such */
+  nextAfter: (unit: string | undefined) => QueueUnit | undefined
+  goOn: (unit: QueueUnit) => Promise<string>
+}
+
+/** Alike parts taken in together, in the order of their tags, with those that have not gone up yet. */
+export function useTray(id: () => string | undefined): Tray {
+  const bench = useBench()
+  const queue = useQueue()
+  const known = ref<QueueUnit[]>([])
+  const units: ComputedRef<QueueUnit[]> = computed(() => {
+    const here = queue.units.filter((unit) => unit.tray !== undefined && unit.tray === id())
+    const all = new Map([...here, ...known.value].map((unit) => [unit.id, unit]))
+    return [...all.values()].sort((a, b) => (a.tag < b.tag ? -1 : 1))
+  })
+
+  async function load(): Promise<void> {
+    const tray = id()
+    if (tray === undefined) {
+      known.value = []
+      return
+    }
+    const answer = await ask<Queue>(`/units?tray=${tray}&limit=200`).catch(() => undefined)
+    if (answer) await keepCopy(`tray:${tray}`, answer.units)
+    if (id() === tray) known.value = answer?.units ?? (await readCopy<QueueUnit[]>(`tray:${tray}`)) ?? []
+  }
+  watch(id, load, { immediate: true })
+
+  function nextAfter(unit: string | undefined): QueueUnit | undefined {
+    const at = units.value.findIndex((one) => one.id === unit)
+    const round = [...units.value.slice(at + 1), ...units.value.slice(0, at + 1)]
+    return round.find((one) => one.id !== unit && pileOf(one) === 'to-do')
+  }
+
+  /** Takes the next one to the bench and carries the leads over as they were last checked; how they read is still to be seen. */
+  async function goOn(unit: QueueUnit): Promise<string> {
+    const { state, run } = bench
+    const meter = bench.meter?.id
+    const leads = state?.tape.leadChecks.findLast((check) => check.instrument === meter)
+    const carries = leads && run && Date.now() - Date.parse(leads.at) < longestCarried
+    const next = await bench.startFor(unit)
+    if (!carries) return next
+    await bench.open(next)
+    if (bench.state?.tape.leadChecks.length === 0) {
+      const { instrument, text, ohms, u } = leads
+      bench.add({ kind: 'lead-check', instrument, text, ohms, u, how: 'carried' })
+    }
+    return next
+  }
+
+  return { units, load, nextAfter, goOn }
+}
+
+const longestCarried = 2 * 3_600_000

@@ -1,0 +1,221 @@
+import { readFileSync } from 'node:fs'
+import type { Locator, Page } from '@playwright/test'
+import { expect, test } from './world'
+
+/** Goes to the next field until one with this label has the focus: the keyboard alone reaches everything. */
+async function tabTo(page: Page, field: Locator): Promise<void> {
+  await expect(field).toBeVisible()
+  for (let i = 0; i < 250; i++) {
+    if (await field.evaluate((one) => one === document.activeElement)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error(`The keyboard did not reach ${String(field)}`)
+}
+async function fill(page: Page, field: Locator, text: string): Promise<void> {
+  await tabTo(page, field)
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type(text)
+}
+/** Chooses in a menu as a keyboard does: the first letters of the word. */
+async function choose(page: Page, field: Locator, word: string): Promise<void> {
+  await tabTo(page, field)
+  await page.keyboard.type(word)
+  await expect(field.locator('option:checked')).toHaveText(word)
+}
+
+test('a card is found by its words, misspelt, and by digits typed from anywhere', async ({ page, world }) => {
+  await page.goto(`${world.address}/cards`)
+  const found = page.getByRole('list', { name: 'Cards found' })
+  await expect(found.getByRole('listitem')).toHaveCount(23)
+  await page.keyboard.press('/')
+  await page.keyboard.type('brindelcote compresor')
+  await expect(found.getByRole('listitem')).toHaveCount(3)
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('violet/white 6 way')
+  await expect(found.getByRole('listitem')).toHaveCount(1)
+  await expect(found.getByRole('listitem')).toContainText('Orrinvale 18 twin')
+  await page.goto(`${world.address}/cards`)
+  await expect(found.getByRole('listitem')).toHaveCount(23)
+  await page.keyboard.type('318 and 36.9, both open to frame')
+  await expect(found.getByRole('listitem').first()).toContainText('18 twin')
+  await expect(found.getByRole('listitem').first()).toContainText('high-speed coil, 1.1 % over the middle')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Maker’s figures')
+})
+
+test('un-zeroed leads in a figure are tolerated and said', async ({ page, world }) => {
+  await page.goto(`${world.address}/cards?read=1.02`)
+  const found = page.getByRole('list', { name: 'Cards found' })
+  await expect(found.getByRole('listitem').filter({ hasText: '60 charging stator' })).toContainText('Ω of leads in it')
+})
+
+test('a card is written from nothing with the keyboard, undone and redone, published and worked', async ({
+  page,
+  world,
+  bench,
+}) => {
+  await page.goto(`${world.address}/cards`)
+  await expect(page.getByRole('list', { name: 'Cards found' }).getByRole('listitem').first()).toBeVisible()
+  await page.keyboard.press('n')
+  const name = page.locator('#part-name')
+  await choose(page, name.getByLabel('family'), 'solenoid')
+  await fill(page, name.getByLabel('maker'), 'Fernhollow')
+  await fill(page, name.getByLabel('model'), 'gate catch')
+  const terminals = page.locator('#part-terminals')
+  await page.keyboard.press('Control+ArrowDown')
+  await tabTo(page, terminals.getByRole('button', { name: 'add a terminal' }))
+  await page.keyboard.press('Enter')
+  await expect(terminals.getByLabel('terminal 1')).toBeFocused()
+  await page.keyboard.type('red')
+  await page.keyboard.press('Enter')
+  await expect(terminals.getByLabel('terminal 2')).toBeFocused()
+  await page.keyboard.type('black/white')
+  await expect(terminals.getByLabel('tracer').nth(1)).toHaveValue('white')
+  const plugs = page.locator('#part-plugs')
+  await tabTo(page, plugs.getByRole('button', { name: 'add a plug' }))
+  await page.keyboard.press('Enter')
+  await expect(plugs.getByRole('gridcell')).toHaveText(['red', 'black/white'])
+  await tabTo(page, plugs.getByRole('gridcell').first())
+  await page.keyboard.press('2')
+  await expect(plugs.getByRole('gridcell')).toHaveText(['black/white', 'empty'])
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('1')
+  await expect(plugs.getByRole('gridcell')).toHaveText(['black/white', 'red'])
+  const windings = page.locator('#part-windings')
+  await tabTo(page, windings.getByRole('button', { name: 'add a winding' }))
+  await page.keyboard.press('Enter')
+  await fill(page, windings.getByLabel('ohms'), '21.6')
+  const missing = page.getByRole('complementary', { name: 'What it will give, and what is missing' })
+  await expect(missing).toContainText('Nothing reads the winding 1')
+  const checks = page.locator('#part-checks')
+  await tabTo(page, checks.getByRole('button', { name: 'add the check of the next winding' }))
+  await page.keyboard.press('Enter')
+  const coil = checks.getByRole('article', { name: 'winding 1' })
+  await tabTo(page, coil.getByRole('button', { name: 'add a limit' }))
+  await page.keyboard.press('Enter')
+  await fill(page, coil.getByLabel('limit', { exact: true }), 'about 20')
+  await expect(coil).toContainText('write 318 ±10%')
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('< 25')
+  await expect(missing).toContainText('a short would pass')
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('21.6 ±8%')
+  await expect(missing).not.toContainText('a short would pass')
+  await expect(coil).toContainText('19.87 Ω – 23.33 Ω')
+  await tabTo(page, checks.getByRole('button', { name: 'add the test to frame' }))
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Control+z')
+  await expect(checks.getByRole('article', { name: 'open to frame' })).toHaveCount(0)
+  await page.keyboard.press('Control+Shift+z')
+  const frame = checks.getByRole('article', { name: 'open to frame' })
+  await tabTo(page, frame.getByRole('button', { name: 'add a limit' }))
+  await page.keyboard.press('Enter')
+  await expect(missing).toContainText('Nothing.')
+  await expect(missing).toContainText('Windings black/white–red'.replace('black/white–red', 'red–black/white'))
+  await expect(page.getByRole('main').getByRole('status')).toHaveText('kept')
+  await page.reload()
+  await expect(page.locator('#part-name').getByLabel('model')).toHaveValue('gate catch')
+  await page.keyboard.press('Control+Enter')
+  await expect(page.getByText('revision 1, published')).toBeVisible()
+  await bench.takeIn('gate catch')
+  await bench.prepare({ first: 'ouch' })
+  await bench.touches('red', 'black/white')
+  await bench.type('17.1')
+  await expect(bench.tape).toContainText('17.1')
+  await bench.press('ArrowUp')
+  await expect(bench.verdict).toContainText('outside')
+})
+
+test('a published card is revised, the two revisions stand side by side, and the old run is judged anew beside the old', async ({
+  page,
+  world,
+}) => {
+  const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as {
+    cards: { id: string; name: { model: string } }[]
+  }
+  const card = shop.cards.find(({ name }) => name.model === 'winch motor armature')
+  const id = card?.id ?? ''
+  const { units } = await world.get<{ units: { card: { id: string }; standing?: { run: string; closed: boolean } }[] }>(
+    '/units?place=done&limit=200',
+  )
+  const twin = units.find((unit) => unit.card.id.endsWith('0018') && unit.standing?.closed)
+  await page.goto(`${world.address}/cards/${twin?.card.id}`)
+  await expect(page.getByText('revision 3, published')).toBeVisible()
+  await page.keyboard.press('e')
+  const low = page.locator('#part-checks').getByRole('article', { name: 'low-speed coil' })
+  await low.getByLabel('limit', { exact: true }).first().fill('250 ±2%')
+  await expect(page.getByRole('main').getByRole('status')).toHaveText('kept')
+  await page.keyboard.press('Control+Enter')
+  await expect(page.getByText('revision 4, published')).toBeVisible()
+  await page.getByRole('link', { name: 'side by side' }).click()
+  await expect(page.getByRole('row', { name: /low-speed coil/ })).toContainText('250 ±2%')
+  await page.goto(`${world.address}/bench/${twin?.standing?.run}`)
+  const today = page.getByRole('region', { name: 'By today’s card' })
+  await expect(today).toContainText('revision 4')
+  await expect(today).toContainText('what was found then stands')
+  expect(id).not.toBe('')
+})
+
+test('a file of figures with errors says row by row what will happen, and only what is whole is taken', async ({
+  page,
+  world,
+}) => {
+  await page.goto(`${world.address}/cards/in`)
+  const text = [
+    'maker;model;check;from;to;limit (Ω);source;grade',
+    'Nettlebrook;N1 coil;primary;+;-;1,35–1,75;shop book;told',
+    'Nettlebrook;N1 coil;second;+;tower;=HYPERLINK("x");shop book;told',
+    'Nettlebrook;N1 coil;third;+;case;five or so;shop book;told',
+  ].join('\r\n')
+  await page.setInputFiles('input[type=file]', {
+    name: 'in.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`\uFEFF${text}`),
+  })
+  await expect(page.getByRole('row')).toHaveCount(4)
+  await expect(page.getByRole('row').nth(1)).toContainText('formula')
+  await expect(page.getByRole('row').nth(2)).toContainText('cannot be read')
+  await expect(page.getByRole('row').nth(3)).toContainText('begins a new card')
+  await page.getByRole('button', { name: 'take it in' }).press('Enter')
+  await expect(page.getByText('1 draft written')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('region', { name: 'Being written' })).toContainText('N1 coil')
+  await page.goto(`${world.address}/cards/in`)
+  await page.setInputFiles('input[type=file]', {
+    name: 'in.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from([0x6d, 0xf6, 0xff, 0x2c, 0x0a]),
+  })
+  await expect(page.getByRole('alert')).toContainText('UTF-8')
+})
+
+test('a card that differs under the same revision is shown beside ours and taken as a draft only when told', async ({
+  page,
+  world,
+}) => {
+  const theirs = JSON.parse(readFileSync('demo/cards/wexmoor-make-12.json', 'utf8')) as {
+    id: string
+    revision: number
+    name: { note?: string }
+  }
+  theirs.name.note = '<img src=x onerror=alert(1)> theirs'
+  await page.goto(`${world.address}/cards/in`)
+  const file = (name: string, body: unknown) => ({
+    name,
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(body)),
+  })
+  await page.setInputFiles('input[type=file]', file('newer.json', { ...theirs, version: 2 }))
+  await expect(page.getByRole('alert')).toContainText('a version this program does not know')
+  await page.setInputFiles('input[type=file]', file('theirs.json', theirs))
+  await expect(page.getByRole('group', { name: /make relay/ })).toContainText('<img src=x onerror=alert(1)> theirs')
+  await expect(page.getByRole('button', { name: 'take it in' })).toBeDisabled()
+  await page.getByLabel('take theirs as your next draft').check()
+  await page.getByRole('button', { name: 'take it in' }).click()
+  await expect(page.getByText('1 card taken in, 1 of them as a draft.')).toBeVisible()
+  const view = await world.get<{ card: { revision: number }; revisions: { revision: number; state: string }[] }>(
+    `/cards/${theirs.id}`,
+  )
+  expect(view.card.revision).toBe(theirs.revision)
+  expect(view.revisions.at(-1)).toMatchObject({ revision: theirs.revision + 1, state: 'draft' })
+})

@@ -1,0 +1,139 @@
+import { expect, test } from './world'
+
+test('a part without figures is sketched, measured at once, and becomes a card in one step', async ({
+  page,
+  bench,
+}) => {
+  await bench.home()
+  const { keyboard } = page
+  await keyboard.press('i')
+  await keyboard.type('brass clicker')
+  for (let i = 0; i < 8; i++) await keyboard.press('ArrowDown')
+  await keyboard.press('Enter')
+  await expect(page.getByLabel('what is it called')).toBeFocused()
+  await page.getByLabel('what is it', { exact: true }).selectOption('solenoid')
+  await page.getByLabel(/what can be touched/).fill('red, black')
+  await page.getByLabel('tag', { exact: true }).fill('T-SKETCH')
+  await page.getByRole('button', { name: 'take in', exact: true }).click()
+  await page.getByRole('button', { name: /T-SKETCH/ }).click()
+  await expect(bench.title).toHaveText('Look at the part')
+  await bench.prepare()
+  await bench.touches('red', 'black')
+  await bench.type('40.2')
+  await expect(bench.tape).toContainText('40.2')
+  await expect(bench.title).toHaveText('Touch both tips to bare frame')
+  await bench.type('0.1')
+  for (let i = 0; i < 2; i++) {
+    await bench.touches('frame')
+    await bench.press('o', 'Enter')
+  }
+  await expect(page.getByRole('button', { name: 'make a card of it' })).toBeVisible()
+  await bench.press('y')
+  const coil = page.locator('#part-checks').getByRole('article', { name: 'red to black' })
+  await expect(coil.getByLabel('limit', { exact: true })).toHaveValue(/40.2 ±10%/)
+  await expect(page.locator('#part-windings').getByLabel('ohms')).toHaveValue('40.2 Ω')
+  await expect(page.locator('#part-sources')).toContainText('take off with 1 figures')
+})
+
+test('a tray of three is worked with one key between, and ends on two piles', async ({ page, bench }) => {
+  await bench.home()
+  const { keyboard } = page
+  await keyboard.press('i')
+  await keyboard.type('metering')
+  await expect(page.getByRole('option').first()).toContainText('metering')
+  await keyboard.press('Enter')
+  await page.getByLabel('tag', { exact: true }).fill('TR-008')
+  await page.getByLabel('how many alike').fill('3')
+  await page.getByLabel('how many alike').press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('A tray of 3')
+  for (const tag of ['TR-008', 'TR-009', 'TR-010']) await expect(page.getByRole('link', { name: tag })).toBeVisible()
+  await keyboard.press('Enter')
+  await expect(bench.title).toHaveText('Look at the part')
+  await bench.toFinding()
+  await page.getByRole('button', { name: /return as is/ }).click()
+  await keyboard.type('looks sound')
+  await keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'next of the tray, TR-009' })).toBeVisible()
+  await keyboard.press('Enter')
+  await expect(page.getByRole('link', { name: 'TR-009' })).toBeVisible()
+  await expect(bench.title).toHaveText('Look at the part')
+  await bench.allSent()
+  const tray = await page.evaluate(async () => {
+    const { units } = (await (await fetch('/api/v1/units?limit=200')).json()) as {
+      units: { tag: string; tray?: string }[]
+    }
+    return units.find((unit) => unit.tag === 'TR-010')?.tray
+  })
+  await page.goto(`${bench.address}/tray/${tray}`)
+  await expect(page.getByRole('region', { name: 'Not decided' }).getByRole('row')).toHaveCount(3)
+})
+
+test('after a repair the next run begins with what failed, in the condition it left, with the last figures beside', async ({
+  page,
+  bench,
+}) => {
+  const tag = await bench.takeIn('18 twin')
+  await bench.prepare()
+  const reads: Record<string, string> = { tan: '36.5', grey: '318' }
+  await bench.touches('orange')
+  for (let i = 0; i < 2; i++) {
+    const title = (await bench.title.textContent()) ?? ''
+    const first = title.includes('grey') && title.includes('orange') ? 'grey' : 'tan'
+    await bench.type(first === 'grey' ? '240' : (reads[first] ?? ''))
+    if (first === 'grey') {
+      await expect(bench.verdict).toContainText('outside')
+      await bench.press('t')
+      await bench.type('240.2')
+    }
+  }
+  await bench.toFinding()
+  await expect(page.getByRole('heading', { level: 1 }).last()).toContainText('Fault found')
+  const rewind = page.getByRole('button', { name: /^rewind/ })
+  await rewind.first().click()
+  await page.keyboard.type('shorted')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Decided.')).toBeVisible()
+  await bench.allSent()
+  await page.getByRole('link', { name: 'its runs, and what became of it' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(tag)
+  await page.keyboard.press('2')
+  await expect(page.getByRole('row', { name: /became of it/ })).toContainText('came back')
+  await page.keyboard.press('1')
+  await expect(page.getByRole('row', { name: /became of it/ })).toContainText('ran well')
+  await bench.allSent()
+  await page.keyboard.press('Enter')
+  await expect(bench.title).toHaveText('Look at the part')
+  await expect(page.getByRole('region', { name: 'The unit' })).toContainText('rewound')
+  await bench.prepare()
+  await bench.touches('orange', 'grey')
+  await bench.type('318')
+  await expect(bench.verdict).toContainText('within')
+  await bench.allSent()
+  await page.goto(`${bench.address}/bench/${bench.runId}/sheet`)
+  await expect(page.getByRole('columnheader', { name: 'last run' })).toBeVisible()
+  await expect(page.getByRole('row', { name: /orange–grey/ }).first()).toContainText('240')
+})
+
+test('kit and shop are changed and in force on the bench at once', async ({ page, bench, world }) => {
+  await page.goto(`${world.address}/shop`)
+  await expect(page.getByLabel('name of the shop')).toHaveValue('Sallow Quay Bench')
+  await page.getByLabel('decimal mark').selectOption('comma')
+  await expect(page.getByText('kept, in force at once')).toBeVisible()
+  await page.goto(`${world.address}/kit`)
+  await expect(page.getByRole('heading', { name: 'Multimeter M2' })).toBeVisible()
+  await page.keyboard.press('1')
+  await page.getByLabel('calibration due').fill('2027-03-02')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('calibration due 2 March 2027')).toBeVisible()
+  await page.keyboard.press('n')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toHaveText('A meter needs a name.')
+  await page.keyboard.press('Escape')
+  await bench.takeIn('metering')
+  await bench.press('Enter', 'a', 'b')
+  await bench.type('20,5')
+  await expect(page.getByRole('region', { name: 'The unit' })).toContainText('20,5')
+  await page.goto(`${world.address}/shop`)
+  await page.getByLabel('decimal mark').selectOption('point')
+  await expect(page.getByText('kept, in force at once')).toBeVisible()
+})
