@@ -130,30 +130,23 @@ test('a published card is revised, the two revisions stand side by side, and the
   page,
   world,
 }) => {
-  const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as {
-    cards: { id: string; name: { model: string } }[]
-  }
-  const card = shop.cards.find(({ name }) => name.model === 'winch motor armature')
-  const id = card?.id ?? ''
-  const { units } = await world.get<{ units: { card: { id: string }; standing?: { run: string; closed: boolean } }[] }>(
-    '/units?place=done&limit=200',
-  )
-  const twin = units.find((unit) => unit.card.id.endsWith('0018') && unit.standing?.closed)
-  await page.goto(`${world.address}/cards/${twin?.card.id}`)
-  await expect(page.getByText('revision 3, published')).toBeVisible()
+  type Done = { card: { id: string }; model: string; standing?: { run: string; closed: boolean } }
+  const { units } = await world.get<{ units: Done[] }>('/units?place=done&limit=200')
+  const unit = units.find(({ model, standing }) => model === '25 source and trigger coils' && standing?.closed)
+  await page.goto(`${world.address}/cards/${unit?.card.id}`)
+  await expect(page.getByText('revision 1, published')).toBeVisible()
   await page.keyboard.press('e')
-  const low = page.locator('#part-checks').getByRole('article', { name: 'low-speed coil' })
-  await low.getByLabel('limit', { exact: true }).first().fill('250 ±2%')
+  const source = page.locator('#part-checks').getByRole('article', { name: 'source coil' })
+  await source.getByLabel('limit', { exact: true }).first().fill('315–386')
   await expect(page.getByRole('main').getByRole('status')).toHaveText('kept')
   await page.keyboard.press('Control+Enter')
-  await expect(page.getByText('revision 4, published')).toBeVisible()
+  await expect(page.getByText('revision 2, published')).toBeVisible()
   await page.getByRole('link', { name: 'side by side' }).click()
-  await expect(page.getByRole('row', { name: /low-speed coil/ })).toContainText('250 ±2%')
-  await page.goto(`${world.address}/bench/${twin?.standing?.run}`)
+  await expect(page.getByRole('row', { name: /source coil/ })).toContainText('315–386')
+  await page.goto(`${world.address}/bench/${unit?.standing?.run}`)
   const today = page.getByRole('region', { name: 'By today’s card' })
-  await expect(today).toContainText('revision 4')
+  await expect(today).toContainText('revision 2')
   await expect(today).toContainText('what was found then stands')
-  expect(id).not.toBe('')
 })
 
 test('a file of figures with errors says row by row what will happen, and only what is whole is taken', async ({

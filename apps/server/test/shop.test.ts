@@ -103,7 +103,7 @@ describe('the next run of a unit', () => {
       entryFor(source, { kind: 'decision', what: 'rewind', about: ['high'], why: 'open' }, at(6)),
     ]
     const kept = await api().post(`/api/v1/runs/${first.id}/entries`).send({ entries })
-        expect(kept.body.detail ?? kept.body.state.finding).toBe('fault-found')
+    expect(kept.body.detail ?? kept.body.state.finding).toBe('fault-found')
     const next = await start(unit.id, '2026-11-25T15:00:00.000Z')
     expect(next.unit.history).toBe('rewound')
     expect(next.compare).toMatchObject([{ as: 'earlier', run: first.id, failed: ['high'] }])
