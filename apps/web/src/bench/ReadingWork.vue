@@ -36,7 +36,12 @@ const plugs = computed(() => {
 const inSet = computed(() => step.value?.point.index !== undefined || step.value?.point.x !== undefined)
 const { hold, flip, turn } = useHold(() => `${bench.run?.card.id ?? ''}.${plugs.value[0]?.id ?? ''}`)
 const seen = computed(() =>
-  plugs.value.map((plug) => heldWords(holdPlug(plug, hold.value.flipped, hold.value.turns))).join('; '),
+  plugs.value
+    .map((plug) => {
+      const held = heldWords(holdPlug(plug, hold.value.flipped, hold.value.turns))
+      return plug.adaptor === undefined ? held : `${held}. ${plug.adaptor}`
+    })
+    .join('; '),
 )
 defineExpose({ flip, turn })
 
