@@ -84,7 +84,8 @@ function judgeCheckPoints(
     if (!evaluation) {
       if (state.check.check.required) open.push({ why: 'not-read', ...about })
     } else if (input.heldBack.has(evaluation.entry.id)) {
-      if (state.check.check.required) open.push({ why: 'held', ...about })
+      // an optional test that read outside is not forgotten because a question about it waits
+      if (state.check.check.required || evaluation.verdict === 'outside') open.push({ why: 'held', ...about })
     } else judgePoint(input, state, point, evaluation, faults, open, continuityOnly)
   }
   if (state.points.length === 0 && state.check.check.required) open.push({ why: 'not-read', check: id })

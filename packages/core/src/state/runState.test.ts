@@ -301,3 +301,17 @@ describe('what cannot stand on a tape', () => {
     expect(refusal(script.put({ kind: 'take-back', entry: first?.id ?? '', reason: 'slip' }), same, true)).toBe('kind')
   })
 })
+
+test('an optional test that read outside keeps the finding open while a question about it waits', () => {
+  const script = new Script(twinCard())
+    .ready()
+    .read('low', '318')
+    .read('high', '36.5')
+    .read('trigger', '92')
+    .framed('O', 'V')
+  expect(script.state().finding.word).toBe('no-fault-found')
+  script.read('flex', '3.2', { pair: ['O', 'frame'], conditions: { state: ['flexed'] } })
+  const state = script.state()
+  expect(state.holding?.id).toBe('prefix-decides')
+  expect(state.finding).toMatchObject({ word: 'undecided', open: [{ why: 'held', check: 'flex' }] })
+})
