@@ -2,11 +2,12 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { shopSchema, type Shop, type ShopRun, type Unit } from '@sure-spool/contract'
-import type { Card } from '@sure-spool/core'
+import { comparisonOf, type Card } from '@sure-spool/core'
 import { fourWireMeter, insulationTester, knobMeter, pocketMeter, Script } from '@sure-spool/core/testing'
 import { settings } from './shop/settings'
 import { people, person } from './shop/people'
 import { finished } from './shop/finished'
+import { together } from './shop/together'
 import { history } from './shop/history'
 import { kinds } from './shop/kinds'
 import { open } from './shop/open'
@@ -39,6 +40,12 @@ const cardNamed = (model: string): Card => {
 }
 
 const nextId = idsFrom()
+const trays = new Map<string, string>()
+function trayOf(story: Story): string {
+  const id = trays.get(story.tray ?? '') ?? nextId(story.takenIn)
+  trays.set(story.tray ?? '', id)
+  return id
+}
 
 function told(story: Story): { unit: Unit; runs: ShopRun[] } {
   const card = cardNamed(story.card)
@@ -58,39 +65,48 @@ function told(story: Story): { unit: Unit; runs: ShopRun[] } {
     ...(story.blockedBy === undefined ? {} : { blockedBy: story.blockedBy }),
     takenInAt: story.takenIn,
     takenInBy: person(story.by),
+    ...(story.tray === undefined ? {} : { tray: trayOf(story) }),
   }
   if (!story.work || story.startedAt === undefined) return { unit, runs: [] }
-  const { startedAt } = story
-  const script = new Script(card, {
-    id: nextId(startedAt),
-    unit: head,
-    instruments,
-    startedAt,
-    by: person(story.worker ?? story.by),
-    step: 55_000,
-    newId: () => nextId(startedAt),
-  })
-  story.work(script)
-  const { run } = script
-  return {
-    unit,
-    runs: [
-      {
-        id: run.id,
-        unit: unit.id,
-        card: unit.card,
-        history: story.history,
-        rule: 'guarded',
-        instruments: instruments.map((one) => one.id),
-        startedAt,
-        startedBy: person(story.worker ?? story.by),
-        entries: run.entries,
-      },
-    ],
+  const { startedAt, work, again } = story
+  const scriptOf = (at: string, worker: Story['by'], history: Story['history']) =>
+    new Script(card, {
+      id: nextId(at),
+      unit: { ...head, history },
+      instruments,
+      startedAt: at,
+      by: person(worker),
+      step: 55_000,
+      newId: () => nextId(at),
+    })
+  const first = scriptOf(startedAt, story.worker ?? story.by, story.history)
+  work(first)
+  const runs = [shopRun(first, unit)]
+  if (again) {
+    const later = scriptOf(again.startedAt, again.worker, again.rewound ? 'rewound' : story.history)
+    later.run.compare = [comparisonOf(first.state(), 'earlier')]
+    again.work(later)
+    runs.push(shopRun(later, unit))
   }
+  return { unit: { ...unit, history: runs.at(-1)?.history ?? unit.history }, runs }
 }
 
-const all = [...history(cards), ...finished, ...kinds, ...open].map(told)
+function shopRun({ run }: Script, unit: Unit): ShopRun {
+  return {
+    id: run.id,
+    unit: unit.id,
+    card: unit.card,
+    history: run.unit.history,
+    rule: 'guarded',
+    instruments: instruments.map((one) => one.id),
+    startedAt: run.startedAt,
+    startedBy: run.entries[0]?.by ?? unit.takenInBy,
+    ...(run.compare === undefined ? {} : { compare: run.compare }),
+    entries: run.entries,
+  } as ShopRun
+}
+
+const all = [...history(cards), ...finished, ...kinds, ...open, ...together].map(told)
 const shop: Shop = shopSchema.parse({
   format: 'sure-spool/shop',
   version: 1,

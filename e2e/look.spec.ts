@@ -6,6 +6,7 @@ import { expect, test, type World } from './world'
 async function addresses(world: World): Promise<{ name: string; path: string; ready: string }[]> {
   const { units } = await world.get<Queue>('/units?limit=200')
   const runOf = (tag: string) => units.find((one) => one.tag === tag)?.standing?.run ?? ''
+  const unitOf = (tag: string) => units.find((one) => one.tag === tag)?.id ?? ''
   const card = units.find((one) => one.tag === 'SQ-0431')?.card.id ?? ''
   return [
     { name: 'queue', path: '/', ready: 'Waiting' },
@@ -15,6 +16,14 @@ async function addresses(world: World): Promise<{ name: string; path: string; re
     { name: 'sheet', path: `/bench/${runOf('SQ-0402')}/sheet`, ready: 'To redo a line' },
     { name: 'cards', path: '/cards', ready: 'revision' },
     { name: 'card', path: `/cards/${card}`, ready: 'Owner says' },
+    { name: 'cards by figures', path: '/cards?read=318%20and%2036', ready: 'high-speed coil' },
+    { name: 'writing', path: `/cards/${card}/write/4`, ready: 'Missing or in contradiction' },
+    { name: 'taking in', path: '/cards/in', ready: 'Drop a file here' },
+    { name: 'compare', path: `/cards/${card}/compare`, ready: 'The two say the same' },
+    { name: 'unit', path: `/units/${unitOf('SQ-0358')}`, ready: 'ran well' },
+    { name: 'tray', path: `/tray/${units.find((one) => one.tag === 'SQ-0351')?.tray}`, ready: 'Accepted' },
+    { name: 'kit', path: '/kit', ready: 'Multimeter M2' },
+    { name: 'shop', path: '/shop', ready: 'Moving house' },
   ]
 }
 

@@ -18,6 +18,10 @@ export interface Story {
   worker?: 'Ines' | 'Tam' | 'Wil'
   startedAt?: string
   work?: (bench: Script) => void
+  /** a later run of the same unit, compared with the first */
+  again?: { startedAt: string; worker: 'Ines' | 'Tam' | 'Wil'; rewound?: true; work: (bench: Script) => void }
+  /** stories with the same name of a tray were taken in together */
+  tray?: string
 }
 
 export const twin = '18 twin'

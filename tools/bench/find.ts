@@ -41,10 +41,10 @@ async function measure(): Promise<Record<string, ReturnType<typeof spread>>> {
 }
 /** A card is looked at again for some seconds after it changed; what is measured is the rest of the day. */
 const settle = () => new Promise((resolve) => setTimeout(resolve, 7000))
-await fill(0, 177)
+await fill(0, 176)
 await settle()
 const few = await measure()
-await fill(177, 20_000 - 23)
+await fill(176, 20_000 - 24)
 await settle()
 const many = await measure()
 for (const name of Object.keys(questions)) {

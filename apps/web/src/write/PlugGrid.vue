@@ -12,7 +12,7 @@ const props = defineProps<{ card: Card; plug: Plug }>()
 const emit = defineEmits<{ put: [at: [number, number], terminal: string | null] }>()
 const grid = ref<HTMLElement>()
 const brush = ref<string | null>(null)
-const at = ref(0)
+const at = ref('0,0')
 const terminals = computed(() => props.card.terminals.filter(({ id, part }) => id !== 'frame' && part !== 'joint'))
 const columns = computed(() => ('count' in props.plug.size ? props.plug.size.count : props.plug.size.columns))
 const placed = computed(() => new Set(props.plug.cavities.flatMap(({ terminal }) => terminal ?? [])))
@@ -25,23 +25,25 @@ const tracer = (id: string | null) => {
   return wire?.tracer ? { background: wirePaint[wire.tracer] } : undefined
 }
 
-function move(to: number): void {
-  if (to < 0 || to >= props.plug.cavities.length) return
-  at.value = to
-  void nextTick(() => grid.value?.querySelectorAll<HTMLElement>('button')[to]?.focus())
+type Place = [number, number]
+const rows = computed(() => {
+  const all = [...props.plug.cavities].sort((a, b) => a.at[1] - b.at[1] || a.at[0] - b.at[0])
+  return [...new Set(all.map((one) => one.at[1]))].map((row) => all.filter((one) => one.at[1] === row))
+})
+
+/** Takes the focus to a place, where the plug has one there. */
+function move([column, row]: Place): void {
+  const there = props.plug.cavities.find((one) => one.at[0] === column && one.at[1] === row)
+  if (!there) return
+  at.value = there.at.join()
+  void nextTick(() => grid.value?.querySelector<HTMLElement>(`[data-at="${at.value}"]`)?.focus())
 }
-function press(event: KeyboardEvent, i: number): void {
-  const cavity = props.plug.cavities[i]
-  if (!cavity || event.ctrlKey || event.metaKey || event.altKey) return
-  const steps: Record<string, number> = {
-    ArrowLeft: -1,
-    ArrowRight: 1,
-    ArrowUp: -columns.value,
-    ArrowDown: columns.value,
-  }
+const steps: Record<string, Place> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+function press(event: KeyboardEvent, cavity: Plug['cavities'][number]): void {
+  if (event.ctrlKey || event.metaKey || event.altKey) return
   const step = steps[event.key]
   const digit = /^[1-9]$/.test(event.key) ? terminals.value[Number(event.key) - 1] : undefined
-  if (step !== undefined) move(i + step)
+  if (step) move([cavity.at[0] + step[0], cavity.at[1] + step[1]])
   else if (digit) emit('put', cavity.at, digit.id)
   else if (event.key === 'Delete' || event.key === 'Backspace' || event.key === '0') emit('put', cavity.at, null)
   else if (event.key === ' ') emit('put', cavity.at, following(cavity.terminal))
@@ -54,11 +56,15 @@ function following(now: string | null): string | null {
   const from = now === null ? -1 : ids.indexOf(now)
   return ids.slice(from + 1).find((id) => !placed.value.has(id)) ?? null
 }
-const touch = (i: number) => {
-  const cavity = props.plug.cavities[i]
-  at.value = i
-  if (cavity && brush.value !== null) emit('put', cavity.at, brush.value === cavity.terminal ? null : brush.value)
+const touch = (cavity: Plug['cavities'][number]) => {
+  at.value = cavity.at.join()
+  if (brush.value !== null) emit('put', cavity.at, brush.value === cavity.terminal ? null : brush.value)
 }
+/** one place is reached by Tab, the others by the arrows */
+const reached = (cavity: Plug['cavities'][number]) =>
+  props.plug.cavities.some((one) => one.at.join() === at.value)
+    ? cavity.at.join() === at.value
+    : cavity === rows.value[0]?.[0]
 </script>
 
 <template>
@@ -82,20 +88,24 @@ const touch = (i: number) => {
       :aria-label="`Places of ${plug.label}: arrows move, a digit puts a terminal in, Delete empties`"
       :style="{ gridTemplateColumns: `repeat(${columns}, minmax(74px, 118px))` }"
     >
-      <button
-        v-for="(cavity, i) in plug.cavities"
-        :key="cavity.at.join()"
-        class="plain place"
-        role="gridcell"
-        :tabindex="i === at ? 0 : -1"
-        :aria-label="`column ${cavity.at[0] + 1}, row ${cavity.at[1] + 1}: ${cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal)}`"
-        @focus="at = i"
-        @click="touch(i)"
-        @keydown="press($event, i)"
-      >
-        <span class="stripe" :style="stripe(cavity.terminal)"><i :style="tracer(cavity.terminal)" /></span>
-        {{ cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal) }}
-      </button>
+      <div v-for="(row, r) in rows" :key="r" role="row" class="line">
+        <button
+          v-for="cavity in row"
+          :key="cavity.at.join()"
+          class="plain place"
+          role="gridcell"
+          :data-at="cavity.at.join()"
+          :style="{ gridColumn: cavity.at[0] + 1, gridRow: cavity.at[1] + 1 }"
+          :tabindex="reached(cavity) ? 0 : -1"
+          :aria-label="`column ${cavity.at[0] + 1}, row ${cavity.at[1] + 1}: ${cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal)}`"
+          @focus="at = cavity.at.join()"
+          @click="touch(cavity)"
+          @keydown="press($event, cavity)"
+        >
+          <span class="stripe" :style="stripe(cavity.terminal)"><i :style="tracer(cavity.terminal)" /></span>
+          {{ cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal) }}
+        </button>
+      </div>
     </div>
   </div>
 </template>
@@ -136,6 +146,9 @@ kbd {
   width: fit-content;
   max-width: 100%;
   overflow-x: auto;
+}
+.line {
+  display: contents;
 }
 .place {
   display: grid;
