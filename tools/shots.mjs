@@ -1,4 +1,5 @@
 import { execSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { root } from './lib/paths.mjs'
@@ -49,6 +50,21 @@ await run(async () => {
   await take('bench-set', bench('SQ-0443'))
   await take('finding', bench('SQ-0410'))
   await take('sheet', `${bench('SQ-0410')}/sheet`, { width: 1100, height: 1400 })
-  await take('card', `/cards/${unit('SQ-0431').card.id}`)
+  const twin = `/cards/${unit('SQ-0431').card.id}`
+  await take('card', twin)
+  await take('cards-by-figures', '/cards?read=about%20318%20and%2036%2C%20both%20open%20to%20frame')
+  await take('write', `${twin}/write/4`, {
+    act: (page) => page.getByRole('button', { name: 'Checks and limits' }).click(),
+  })
+  await take('cards-in', '/cards/in', {
+    act: async (page) => {
+      const buffer = readFileSync(join(root, 'demo/figures.csv'))
+      await page.setInputFiles('input[type=file]', { name: 'figures.csv', mimeType: 'text/csv', buffer })
+      await page.waitForTimeout(600)
+    },
+  })
+  await take('unit', `/units/${unit('SQ-0358').id}`)
+  await take('tray', `/tray/${unit('SQ-0351').tray}`)
+  await take('kit', '/kit')
   await browser.close()
 })

@@ -1,5 +1,5 @@
 import type { Script } from '@sure-spool/core/testing'
-import { bench, clips, looked18, plain, twin, type Story } from './story'
+import { bench, clips, looked, looked18, safe, twin, type Story } from './story'
 
 const pump = 'metering-pump solenoid'
 
@@ -7,9 +7,12 @@ const pump = 'metering-pump solenoid'
 const pumpWork =
   (coil: string, shell: string) =>
   (script: Script): void => {
-    plain(script).ready(19.5).read('coil', coil, bench).again('coil', coil, bench)
+    safe(looked(script, ['sound']))
+      .ready(19.5)
+      .read('coil', coil, bench)
+      .again('coil', coil, bench)
     script.put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
-    script.read('shell', shell, { instrument: 't1', conditions: { testVolts: 510 } })
+    script.read('shell', shell, { instrument: 't1', pair: ['1', 'frame'], conditions: { testVolts: 510 } })
     const good = script.state().finding.word === 'no-fault-found'
     script.put({
       kind: 'decision',

@@ -38,6 +38,19 @@ const groups: { name: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    name: 'Cards and units',
+    keys: [
+      ['0–9', 'find by what was read'],
+      ['n', 'a new card, a new meter'],
+      ['u', 'take in a file'],
+      ['e', 'revise the card'],
+      ['y', 'a card like it, a card of what was read'],
+      ['1 2', 'the unit ran well, came back'],
+      ['Ctrl Z Ctrl Y', 'undo and redo while writing'],
+      ['Ctrl Enter', 'publish'],
+    ],
+  },
+  {
     name: 'The part and the kit',
     keys: [
       ['f', 'flip the plug'],

@@ -103,6 +103,7 @@ function cellOf(
   const before = figureOf(earlier, check, place)
   const change = figure && before ? againstPast(figure, before) : undefined
   return {
+    side: sides[verdict?.reason ?? ''] ?? ('other' as const),
     verdict: verdict?.reason === 'not-read' ? undefined : verdict?.held ? ('none' as const) : verdict?.verdict,
     text: figure ? figures.figure(Number(figure.value.toPrecision(4)), quantity) : '',
     open: !figure && verdict?.reason?.startsWith('open') === true,
@@ -113,6 +114,8 @@ function cellOf(
   }
 }
 
+/** on which side of its limits a figure lies, as its reason says */
+const sides: Record<string, 'high' | 'low'> = { 'above-maximum': 'high', 'below-minimum': 'low' }
 const person = (id: string) => shop.people.find((one) => one.id === id)?.name.split(' ')[0] ?? ''
 /** what it was closed as, where today's program finds otherwise */
 const closedAs = ({ findings, finding }: UnitRun) => {
@@ -225,7 +228,7 @@ useKeys((event) => {
             </th>
             <td v-for="(cell, i) in row.cells" :key="i">
               <template v-if="cell.verdict !== undefined">
-                <VerdictMark :mark="cell.verdict" :size="18" />
+                <VerdictMark :mark="cell.verdict" :side="cell.side" :size="18" />
                 <strong class="n">{{ cell.text || (cell.open ? 'open' : '') }}</strong>
                 <span v-if="cell.moved" class="moved n" title="more than both uncertainties since the run before">{{
                   cell.moved

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { quantityOf, type Check, type CheckKind, type Conditions } from '@sure-spool/core'
+import { freeId, quantityOf, type Check, type CheckKind, type Conditions } from '@sure-spool/core'
 import { computed, nextTick, ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import { kindWords } from '../words/kinds'
 import FigureField from '../fields/FigureField.vue'
 import LimitRows from './LimitRows.vue'
-import { freeId, useWriting, withoutCheck } from './parts'
+import { useWriting, withoutCheck } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 import WherePart from './WherePart.vue'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { limitText, type CardLimit, type Check, type Grade, type Quantity } from '@sure-spool/core'
+import { freeId, limitText, type CardLimit, type Check, type Grade, type Quantity } from '@sure-spool/core'
 import KeyButton from '../parts/KeyButton.vue'
 import { gradeWords } from '../words/kinds'
 import LimitLine from './LimitLine.vue'
-import { freeId, useWriting } from './parts'
+import { useWriting } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 

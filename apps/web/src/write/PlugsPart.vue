@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Plug, PlugShape, Side } from '@sure-spool/core'
+import { freeId, type Plug, type PlugShape, type Side } from '@sure-spool/core'
 import { ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
-import { freeId, useWriting } from './parts'
+import { useWriting } from './parts'
 import PickField from '../fields/PickField.vue'
 import PlugAsk from './PlugAsk.vue'
 import PlugGrid from './PlugGrid.vue'

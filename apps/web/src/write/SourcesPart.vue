@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Grade, Source } from '@sure-spool/core'
+import { freeId, type Grade, type Source } from '@sure-spool/core'
 import KeyButton from '../parts/KeyButton.vue'
 import { gradeWords } from '../words/kinds'
-import { freeId, useWriting, withoutSource } from './parts'
+import { useWriting, withoutSource } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { colours, type Colour, type Terminal } from '@sure-spool/core'
+import { freeId, colours, type Colour, type Terminal } from '@sure-spool/core'
 import { computed, nextTick, ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
-import { freeId, useWriting, withoutTerminal } from './parts'
+import { useWriting, withoutTerminal } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Winding } from '@sure-spool/core'
+import { freeId, type Winding } from '@sure-spool/core'
 import { computed } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import FigureField from '../fields/FigureField.vue'
-import { freeId, useWriting, withoutWinding } from './parts'
+import { useWriting, withoutWinding } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 
@@ -71,7 +71,7 @@ function add(): void {
         @update:model-value="edit(winding.id, (one) => (one.label = $event), 'label')"
       />
       <PickField
-        label="from, its start"
+        label="from"
         :model-value="winding.from"
         :options="ends"
         @update:model-value="edit(winding.id, (one) => (one.from = $event))"
@@ -113,6 +113,6 @@ function add(): void {
 
 <style scoped>
 .winding {
-  grid-template-columns: 1.3fr 0.9fr 0.9fr 0.8fr 0.5fr 0.8fr 1fr auto;
+  grid-template-columns: 1.2fr 1fr 1fr 0.75fr 0.45fr 1fr 0.95fr auto;
 }
 </style>

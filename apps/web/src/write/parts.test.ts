@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import { contradictionsIn } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import fc from 'fast-check'
-import { freeId, withoutCheck, withoutSource, withoutTerminal, withoutWinding } from './parts'
+import { withoutCheck, withoutSource, withoutTerminal, withoutWinding } from './parts'
 
 const cards = ['orrinvale-18-twin', 'wexmoor-changeover-24', 'lanternreed-two-coil', 'brindlecote-c3'].map(
   (name) => JSON.parse(readFileSync(`demo/cards/${name}.json`, 'utf8')) as Card,
@@ -33,10 +33,4 @@ describe('taking something off a card', () => {
     withoutCheck(card, 'low')
     expect(card.relations).toEqual([])
   })
-})
-
-test('an id is never one that stands or stood below the highest', () => {
-  expect(freeId('t', [])).toBe('t1')
-  expect(freeId('t', [{ id: 't1' }, { id: 't7' }])).toBe('t8')
-  expect(freeId('t', [{ id: 'O' }, { id: 'frame' }])).toBe('t3')
 })

@@ -16,12 +16,6 @@ export function useWriting(): Writing {
   return writing
 }
 
-/** A short id that is free in a list and never used twice: `t4` behind `t1 … t3`. */
-export function freeId(letter: string, list: { id: string }[]): string {
-  const numbers = list.map(({ id }) => Number(/^[a-z](\d+)$/.exec(id)?.[1] ?? 0))
-  return `${letter}${Math.max(0, list.length, ...numbers) + 1}`
-}
-
 /** Every place of a card that names a terminal, renamed or cut where the terminal goes. */
 export function withoutTerminal(card: Card, id: string): void {
   card.terminals = card.terminals.filter((one) => one.id !== id)

@@ -1,5 +1,6 @@
 import { cardSchema, sentencesOf, type CardView, type PathProblem, type Written } from '@sure-spool/contract'
 import {
+  freeId,
   cardFromRun,
   cardTemplate,
   plainDefaults,
@@ -14,7 +15,6 @@ import { ask, Refused } from '../store/api'
 import { keepCard } from '../store/bench'
 import { keepCopy, kept, plain, readCopy } from '../store/kept'
 import { useShop } from '../store/shop'
-import { freeId } from './parts'
 
 /** Where a draft stands: written here only, gone up, or held back by what is wrong with it. */
 export type DraftStanding = 'opening' | 'begun' | 'kept' | 'sending' | 'away' | 'not-yet' | 'refused' | 'missing'

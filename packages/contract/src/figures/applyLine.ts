@@ -1,5 +1,6 @@
 import {
   families,
+  freeId,
   limitText,
   parseKindLimit,
   type Quantity,
@@ -189,11 +190,6 @@ function sourceOf(card: Card, title: string, grade: Grade): string {
   const id = freeId('s', card.sources)
   card.sources.push({ id, grade, title: name })
   return id
-}
-
-/** The first of `l1`, `l2` … that is free. */
-export function freeId(letter: string, list: { id: string }[]): string {
-  for (let n = list.length + 1; ; n++) if (!list.some(({ id }) => id === `${letter}${n}`)) return `${letter}${n}`
 }
 
 /** An empty draft for a model that a file names first. @returns a sentence where its family is not one */

@@ -1,4 +1,4 @@
-export { applyLine, draftFor, freeId, type Applied } from './applyLine'
+export { applyLine, draftFor, type Applied } from './applyLine'
 export { limitColumn, readUnit, textColumns, units, type FigureLine } from './columns'
 export { readLines, type ReadLine } from './readLines'
 export { cellsOf, linesOf } from './writeLines'

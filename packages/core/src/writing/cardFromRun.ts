@@ -2,6 +2,7 @@ import type { Card, CardLimit, Check, Limit, Winding } from '../document'
 import { groups } from '../relations'
 import type { RunState } from '../state'
 import { beta } from '../temperature'
+import { freeId } from './freeId'
 import { plainDefaults, type CardDefaults } from './template'
 
 /**
@@ -16,7 +17,13 @@ export function cardFromRun(state: RunState, id: string, defaults: CardDefaults 
   const { run } = state
   const { card } = run
   const title = `measured here on one unit, ${run.unit.tag}`
-  const source = { id: freeSource(card), grade: 'guess' as const, title, date: run.startedAt.slice(0, 10), units: 1 }
+  const source = {
+    id: freeId('s', card.sources),
+    grade: 'guess' as const,
+    title,
+    date: run.startedAt.slice(0, 10),
+    units: 1,
+  }
   const read = new Map(state.checks.map((one) => [one.check.check.id, one]))
   const checks = card.checks.map((check): Check => {
     const [point] = read.get(check.id)?.points ?? []
@@ -92,7 +99,3 @@ function windingsOf(card: Card, checks: Check[], source: string): Winding[] {
 
 const isUsed = (checks: Check[], source: string): boolean =>
   checks.some((check) => check.limits.some((one) => one.source === source))
-
-function freeSource({ sources }: Card): string {
-  for (let n = sources.length + 1; ; n++) if (!sources.some((one) => one.id === `s${n}`)) return `s${n}`
-}

@@ -1,5 +1,6 @@
 export { cardFromRun } from './cardFromRun'
 export { compareCards, type CardDifference } from './compareCards'
+export { freeId } from './freeId'
 export { cardGaps, type CardGap } from './gaps'
 export { proposedRelations } from './proposals'
 export {

@@ -1,5 +1,6 @@
 import type { Card, Relation } from '../document'
 import { prepareCard, type PreparedCheck } from '../judgement'
+import { freeId } from './freeId'
 
 const ratioWithinPct = 5
 const unbalanceMaxPct = 5
@@ -21,18 +22,17 @@ export function proposedRelations(card: Card, source: string): Relation[] {
     ...balances(card, [...checks.values()], source),
   ]
   const known = new Set(card.relations.map(bare))
-  let n = card.relations.length
-  return found.filter((one) => !known.has(bare(one))).map((one) => ({ ...one, id: freeId(card, ++n) }))
+  const fresh = found.filter((one) => !known.has(bare(one)))
+  return fresh.reduce<Relation[]>(
+    (made, one) => [...made, { ...one, id: freeId('r', [...card.relations, ...made]) }],
+    [],
+  )
 }
 
 const bare = ({ id: _id, label: _label, source: _source, ...rest }: Relation): string => {
   const { withinPct: _within, maxPct: _max, ratio: _ratio, ...joined } = rest as Record<string, unknown>
   const sorted = Object.entries(joined).map(([key, value]) => [key, Array.isArray(value) ? [...value].sort() : value])
   return JSON.stringify(sorted.sort())
-}
-
-function freeId({ relations }: Card, from: number): string {
-  for (let n = from; ; n++) if (!relations.some(({ id }) => id === `r${n}`)) return `r${n}`
 }
 
 const names = (some: PreparedCheck[]): string => some.map(({ check }) => check.label).join(' and ')

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import { families } from '../document'
 import { runState } from '../state'
 import { demoCard, Script, twinCard } from '../testing'
-import { cardFromRun, cardGaps, cardTemplate, compareCards, proposedRelations, sketchCard } from '.'
+import { cardFromRun, cardGaps, cardTemplate, compareCards, freeId, proposedRelations, sketchCard } from '.'
 
 const id = '019b0000-0000-7000-8000-000000000001'
 const names = readdirSync('demo/cards').map((name) => name.replace('.json', ''))
@@ -125,4 +125,10 @@ describe('two revisions side by side', () => {
     ])
     expect(found[2]?.after).toContain('320 ±5%')
   })
+})
+
+test('an id is never one that stands or stood below the highest', () => {
+  expect(freeId('t', [])).toBe('t1')
+  expect(freeId('t', [{ id: 't1' }, { id: 't7' }])).toBe('t8')
+  expect(freeId('t', [{ id: 'O' }, { id: 'frame' }])).toBe('t3')
 })
