@@ -1,36 +1,16 @@
 <script setup lang="ts">
-import { families, type Family, type SketchTerminal } from '@sure-spool/core'
+import { families } from '@sure-spool/core'
 import { computed } from 'vue'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 import { familyWords } from '../words/kinds'
+import { terminalsOf, type Sketch } from './sketch'
 
 /** A part nobody has figures for: what it is, what it is called, and the points one can touch. */
-export interface Sketch {
-  family: Family
-  model: string
-  points: string
-  framed: boolean
-}
 const sketch = defineModel<Sketch>({ required: true })
 const set = (changes: Partial<Sketch>) => (sketch.value = { ...sketch.value, ...changes })
 const options = families.map((value) => ({ value, label: familyWords[value] }))
 const count = computed(() => terminalsOf(sketch.value.points).length)
-</script>
-
-<script lang="ts">
-/** `red, black, white` as terminals; `3` as three of them; the same name twice is one. */
-export function terminalsOf(points: string): SketchTerminal[] {
-  const count = Number(points.trim())
-  const names =
-    Number.isInteger(count) && count > 1 && count <= 24
-      ? Array.from({ length: count }, (_, i) => String(i + 1))
-      : points.split(/[,;]/).map((one) => one.trim().slice(0, 60))
-  return [...new Set(names.filter((one) => one !== '' && one.toLowerCase() !== 'frame'))].map((label, i) => ({
-    id: `t${i + 1}`,
-    label,
-  }))
-}
 </script>
 
 <template>

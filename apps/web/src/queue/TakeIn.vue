@@ -9,10 +9,12 @@ import { keepCard } from '../store/bench'
 import { newId } from '../store/ids'
 import { keepCopy, plain, readCopy } from '../store/kept'
 import { useOutbox } from '../store/outbox'
-import { followingTag, useQueue } from '../store/queue'
+import { useQueue } from '../store/queue'
 import { useShop } from '../store/shop'
 import { complaintWords, familyWords } from '../words/kinds'
-import SketchFields, { terminalsOf, type Sketch } from './SketchFields.vue'
+import { terminalsOf, type Sketch } from './sketch'
+import SketchFields from './SketchFields.vue'
+import { followingTag } from './tags'
 
 /** Takes a part in: card, tag, condition, complaint, words. Enter goes from one to the next and keeps at the end. */
 const props = defineProps<{ startWith?: string }>()

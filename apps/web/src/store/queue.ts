@@ -1,6 +1,7 @@
 import type { NewUnit, Queue, QueueUnit, UnitPlace } from '@sure-spool/contract'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
+import { followingTag } from '../queue/tags'
 import { ask } from './api'
 import { keepCopy, kept, plain, readCopy } from './kept'
 import { useOutbox } from './outbox'
@@ -84,9 +85,3 @@ export const useQueue = defineStore('queue', () => {
 
   return { units, counts, known, bench, waiting, blocked, done, last, load, takeIn, move }
 })
-
-/** The tag behind one: its last number one higher, as many digits. Without a number at its end it gets one. */
-export function followingTag(tag: string): string {
-  const [, prefix = `${tag}-`, number = '1'] = /^(.*?)(\d{1,9})$/.exec(tag) ?? []
-  return prefix + String(Number(number) + 1).padStart(number.length, '0')
-}

@@ -11,7 +11,8 @@ import { useOutbox } from '../store/outbox'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { decisionWords, familyWords, findingWords } from '../words/kinds'
-import { pileOf, useTray, type Pile } from './useTray'
+import { pileOf, type Pile } from './piles'
+import { useTray } from './useTray'
 
 /** A tray of alike parts: worked one after another, and the two piles they end on, on one sheet. */
 const props = defineProps<{ id: string }>()

@@ -4,15 +4,7 @@ import { ask } from '../store/api'
 import { useBench } from '../store/bench'
 import { keepCopy, readCopy } from '../store/kept'
 import { useQueue } from '../store/queue'
-
-/** Where a unit of a tray stands: not yet decided, accepted, or rejected. */
-export type Pile = 'to-do' | 'accepted' | 'rejected'
-export function pileOf({ standing }: QueueUnit): Pile {
-  if (!standing?.closed) return 'to-do'
-  return standing.finding !== 'fault-found' && (standing.decision === 'return' || standing.decision === 'clean')
-    ? 'accepted'
-    : 'rejected'
-}
+import { pileOf } from './piles'
 
 export interface Tray {
   units: Ref<QueueUnit[]>
