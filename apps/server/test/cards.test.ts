@@ -262,8 +262,8 @@ describe('figures as CSV', () => {
     const kept = await send(text, true)
     const { card } = (await api().get(`/api/v1/cards/${kept.body.drafts[0]?.id}`)).body as { card: Card }
     expect(card).toMatchObject({ state: 'draft', revision: 1, name: { maker: 'Fernhollow', model: 'F2' } })
-    expect(card.checks.map((check) => check.limits.length)).toEqual([2, 1])
-    expect(card.checks[0]?.limits[0]?.limit).toEqual({ kind: 'nominal', value: 318, minusPct: 10, plusPct: 10 })
+    expect(card.checks.map((check) => check.limits.length)).toEqual([0, 2, 1])
+    expect(card.checks[1]?.limits[0]?.limit).toEqual({ kind: 'nominal', value: 318, minusPct: 10, plusPct: 10 })
   })
 
   test('a published card gets a draft of its next revision and stays as it is', async () => {
@@ -286,7 +286,7 @@ describe('figures as CSV', () => {
     expect(marked.body).toMatchObject({ decimalComma: true, rows: [{ what: 'new-card' }] })
     const wide = await send(Buffer.from(`\uFEFF${table}`, 'utf16le'), true)
     const { card } = (await api().get(`/api/v1/cards/${wide.body.drafts[0]?.id}`)).body as { card: Card }
-    expect(card.checks[0]?.limits[0]?.limit).toMatchObject({ value: 4350 })
+    expect(card.checks[1]?.limits[0]?.limit).toMatchObject({ value: 4350 })
   })
 
   test('the wrong encoding, no columns, no rows, too large: a sentence, and nothing is kept', async () => {

@@ -61,7 +61,7 @@ useKeys((event) => {
       <h1>{{ view ? `${view.card.name.maker} ${view.card.name.model}` : problem || 'Opening the card …' }}</h1>
       <KeyButton cap="Esc" label="the card" @press="back" />
     </header>
-    <table v-if="view">
+    <table v-if="view" class="ruled">
       <caption class="unseen">
         What changed between two revisions
       </caption>
@@ -101,6 +101,10 @@ useKeys((event) => {
 </template>
 
 <style scoped>
+table {
+  table-layout: fixed;
+  overflow-wrap: anywhere;
+}
 .compare {
   padding: 14px 20px;
   display: grid;
@@ -114,19 +118,6 @@ header {
 }
 h1 {
   font-size: 28px;
-}
-table {
-  border-collapse: collapse;
-  table-layout: fixed;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 8px 16px 8px 0;
-  border-bottom: 1px solid var(--hairline);
-  overflow-wrap: anywhere;
 }
 thead th {
   vertical-align: bottom;

@@ -211,7 +211,7 @@ useKeys((event) => {
             role="group"
             :aria-label="`${row.maker} ${row.model}: what is to happen`"
           >
-            <table>
+            <table class="ruled">
               <thead>
                 <tr>
                   <th scope="col">differs in</th>
@@ -258,6 +258,9 @@ useKeys((event) => {
 </template>
 
 <style scoped>
+table {
+  overflow-wrap: anywhere;
+}
 .in {
   padding: 14px 20px 40px;
   display: grid;
@@ -317,23 +320,6 @@ h1 {
   width: 20px;
   height: 20px;
   accent-color: var(--copper);
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  table-layout: fixed;
-}
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 4px 14px 4px 0;
-  border-bottom: 1px dashed var(--hairline);
-  overflow-wrap: anywhere;
-  font-weight: 400;
-}
-thead th {
-  color: var(--muted);
 }
 .help {
   display: grid;

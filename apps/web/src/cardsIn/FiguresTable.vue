@@ -21,7 +21,7 @@ const mark = (what: FigureRow['what']) => (what === 'refused' ? 'flagged' : what
 </script>
 
 <template>
-  <table>
+  <table class="ruled">
     <thead>
       <tr>
         <th scope="col">row</th>
@@ -50,21 +50,10 @@ const mark = (what: FigureRow['what']) => (what === 'refused' ? 'flagged' : what
 
 <style scoped>
 table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 6px 14px 6px 0;
-  border-bottom: 1px solid var(--hairline);
   overflow-wrap: anywhere;
 }
 th {
   white-space: nowrap;
-  color: var(--muted);
-  font-weight: 600;
 }
 .refused td:nth-child(n + 5) {
   color: var(--outside);

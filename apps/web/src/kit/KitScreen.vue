@@ -104,7 +104,7 @@ useKeys((event) => {
           />
         </p>
       </div>
-      <table>
+      <table class="ruled">
         <caption class="unseen">
           Ranges of
           {{
@@ -173,21 +173,6 @@ h2 {
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 3px 12px 3px 0;
-  border-bottom: 1px solid var(--hairline);
-}
-th {
-  color: var(--muted);
-  font-weight: 600;
-  font-size: 15px;
 }
 @media (max-width: 900px) {
   .meter {

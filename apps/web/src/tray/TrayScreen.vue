@@ -110,7 +110,7 @@ useKeys((event) => {
     <section v-for="pile in piles" :key="pile.id" :aria-label="pile.words">
       <template v-if="ofPile(pile.id).length > 0">
         <h2>{{ pile.words }}</h2>
-        <table>
+        <table class="ruled">
           <thead>
             <tr>
               <th scope="col">tag</th>
@@ -173,21 +173,6 @@ h2 {
 .problem {
   color: var(--outside);
   font-weight: 600;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  padding: 6px 16px 6px 0;
-  border-bottom: 1px solid var(--hairline);
-  font-weight: 400;
-}
-thead th {
-  color: var(--muted);
-  font-size: 15px;
 }
 @media print {
   .acts {

@@ -189,7 +189,7 @@ useKeys((event) => {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="runs.length === 0" class="muted">It has not been on the bench yet.</p>
     <div v-else class="scroll" tabindex="0">
-      <table>
+      <table class="ruled">
         <caption class="unseen">
           Its runs side by side, the newest first
         </caption>
@@ -276,21 +276,14 @@ h1 {
 .scroll {
   overflow-x: auto;
 }
-table {
-  border-collapse: collapse;
-  min-width: 60%;
-}
-th,
-td {
-  text-align: left;
-  padding: 7px 18px 7px 0;
-  border-bottom: 1px solid var(--hairline);
-  vertical-align: top;
-  font-weight: 400;
-}
 thead th {
+  color: inherit;
   font-weight: 700;
   font-size: 17px;
+}
+table {
+  width: auto;
+  min-width: 60%;
 }
 tbody th {
   min-width: 220px;

@@ -1,4 +1,5 @@
 import {
+  cardTemplate,
   families,
   freeId,
   limitText,
@@ -192,32 +193,17 @@ function sourceOf(card: Card, title: string, grade: Grade): string {
   return id
 }
 
-/** An empty draft for a model that a file names first. @returns a sentence where its family is not one */
+/** The draft a model begins with that a file names first: its family's template. @returns a sentence where its family is not one */
 export function draftFor(line: FigureLine, id: string): Card | string {
   const family = (line.family === '' ? 'other' : line.family.toLowerCase().trim().replace(/\s+/g, '-')) as Family
   if (!families.includes(family))
     return `names the family "${line.family.slice(0, 60)}", which is not one of ${families.join(', ')}`
+  const template = cardTemplate(id, family)
+  const partNumbers = line.partNumbers
+    .split(';')
+    .flatMap((one) => (one.trim() === '' ? [] : [one.trim().slice(0, 200)]))
   return {
-    format: 'sure-spool/card',
-    version: 1,
-    id,
-    revision: 1,
-    state: 'draft',
-    family,
-    name: {
-      maker: line.maker.slice(0, 200),
-      model: line.model.slice(0, 200),
-      partNumbers: line.partNumbers.split(';').flatMap((one) => (one.trim() === '' ? [] : [one.trim().slice(0, 200)])),
-      fits: [],
-    },
-    variants: [],
-    terminals: [],
-    plugs: [],
-    windings: [],
-    checks: [],
-    relations: [],
-    sources: [],
-    hints: [],
-    care: { isolate: [], maxTestVolts: 0, cautions: [] },
+    ...template,
+    name: { ...template.name, maker: line.maker.slice(0, 200), model: line.model.slice(0, 200), partNumbers },
   }
 }

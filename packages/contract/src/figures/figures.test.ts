@@ -175,5 +175,7 @@ test('the example of docs/formats.md is read', () => {
     card = applied.card
   }
   expect(cardSchema.safeParse(card).success).toBe(true)
-  expect(card).toMatchObject({ checks: [{ label: 'charge coil', limits: [{ source: 's1' }, { source: 's2' }] }] })
+  expect(card).toMatchObject({
+    checks: [{ kind: 'look' }, { label: 'charge coil', limits: [{ source: 's1' }, { source: 's2' }] }],
+  })
 })
