@@ -34,7 +34,8 @@ class CardIndex {
       field === 'id' ? card.id : ((card.search.words as unknown as Record<string, string>)[field] ?? ''),
     searchOptions: {
       boost: { part: 4, name: 3, fits: 2 },
-      prefix: (term) => term.length > 1,
+      // two digits are a size, not the beginning of a part number
+      prefix: (term) => term.length > (/^\d+$/.test(term) ? 2 : 1),
       fuzzy: (term) => (term.length > 3 && !/\d/.test(term) ? 0.25 : false),
       combineWith: 'AND',
     },
@@ -76,9 +77,12 @@ class CardIndex {
     return this.refreshing
   }
 
-  /** A transaction may have stamped its cards a moment before it was committed: some seconds are looked at again. */
+  /** A transaction may have stamped its cards a moment before it was committed: the last seconds are looked at again. */
   private async load(): Promise<void> {
-    const since = this.seen === '' ? undefined : sql`${cards.changedAt} >= ${this.seen} - interval 5 second`
+    const since =
+      this.seen === ''
+        ? undefined
+        : sql`${cards.changedAt} > least(cast(${this.seen} as datetime(3)), utc_timestamp(3) - interval 5 second)`
     const stamps = await this.database
       .select({ id: cards.id, changedAt: sql<string>`cast(${cards.changedAt} as char)` })
       .from(cards)

@@ -9,6 +9,7 @@ import { insertCards, keepRevision, stampChanged, type Written } from '../reposi
 import { knownPerson } from './knownPerson'
 
 type Row = ImportedCards['rows'][number]
+type Hashed = { card: Card; hash: string }
 type Resolution = Record<string, 'keep' | 'next'>
 const keyOf = ({ id, revision }: { id: string; revision: number }) => `${id}@${revision}`
 
@@ -55,9 +56,13 @@ export async function keepCards(queries: Queries, cards: Card[]): Promise<number
   return fresh.length
 }
 
-async function classify(queries: Queries, cards: Card[], resolve: Resolution): Promise<{ rows: Row[]; fresh: Card[] }> {
+async function classify(
+  queries: Queries,
+  cards: Card[],
+  resolve: Resolution,
+): Promise<{ rows: Row[]; fresh: Hashed[] }> {
   const known = await knownRevisions(queries, [...new Set(cards.map((card) => card.id))])
-  const fresh: Card[] = []
+  const fresh: Hashed[] = []
   const rows = cards.map((card): Row => {
     const row = {
       id: card.id,
@@ -69,19 +74,21 @@ async function classify(queries: Queries, cards: Card[], resolve: Resolution): P
     const revisions = known.get(card.id) ?? new Map<number, string>()
     known.set(card.id, revisions)
     const before = revisions.get(card.revision)
-    if (before === hashOf(card)) return { ...row, what: 'same' }
+    const hash = hashOf(card)
+    if (before === hash) return { ...row, what: 'same' }
     if (before === undefined) {
       const what = revisions.size === 0 ? 'new' : 'revision'
-      revisions.set(card.revision, hashOf(card))
-      fresh.push(card)
+      revisions.set(card.revision, hash)
+      fresh.push({ card, hash })
       return { ...row, what }
     }
     const word = resolve[keyOf(card)]
     if (word === undefined) return { ...row, what: 'conflict' }
     if (word === 'keep') return { ...row, what: 'kept' }
     const next: Card = { ...card, revision: Math.max(...revisions.keys()) + 1, state: 'draft' }
-    revisions.set(next.revision, hashOf(next))
-    fresh.push(next)
+    const nextHash = hashOf(next)
+    revisions.set(next.revision, nextHash)
+    fresh.push({ card: next, hash: nextHash })
     return { ...row, what: 'next', as: next.revision }
   })
   return { rows, fresh }
@@ -99,9 +106,13 @@ async function knownRevisions(queries: Queries, ids: string[]): Promise<Map<stri
   return known
 }
 
+/** Milliseconds after which a card's stamp is too old for an index that looked in the meantime (`cardIndex`). */
+const quick = 2000
+
 /** Cards that are here already go one by one; all others together. */
-async function keepAll(queries: Queries, cards: Card[], written?: Written): Promise<void> {
-  const ids = [...new Set(cards.map((card) => card.id))]
+async function keepAll(queries: Queries, cards: Hashed[], written?: Written): Promise<void> {
+  const begun = Date.now()
+  const ids = [...new Set(cards.map(({ card }) => card.id))]
   const here = new Set<string>()
   for (let from = 0; from < ids.length; from += 1000) {
     const rows = await queries
@@ -111,13 +122,13 @@ async function keepAll(queries: Queries, cards: Card[], written?: Written): Prom
     for (const { id } of rows) here.add(id)
   }
   const times = new Map<string, number>()
-  for (const { id } of cards) times.set(id, (times.get(id) ?? 0) + 1)
+  for (const { card } of cards) times.set(card.id, (times.get(card.id) ?? 0) + 1)
   const several = new Set(ids.filter((id) => here.has(id) || (times.get(id) ?? 0) > 1))
-  for (const card of cards) if (several.has(card.id)) await keepRevision(queries, card, hashOf(card), written)
+  for (const { card, hash } of cards) if (several.has(card.id)) await keepRevision(queries, card, hash, written)
   await insertCards(
     queries,
-    cards.filter((card) => !several.has(card.id)).map((card) => ({ card, hash: hashOf(card) })),
+    cards.filter(({ card }) => !several.has(card.id)),
     written,
   )
-  await stampChanged(queries, ids)
+  if (Date.now() - begun > quick) await stampChanged(queries, ids)
 }

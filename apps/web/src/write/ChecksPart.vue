@@ -5,7 +5,8 @@ import KeyButton from '../parts/KeyButton.vue'
 import { kindWords } from '../words/kinds'
 import FigureField from '../fields/FigureField.vue'
 import LimitRows from './LimitRows.vue'
-import { useWriting, withoutCheck } from './parts'
+import OnlyFor from './OnlyFor.vue'
+import { useWriting, setOnly, withoutCheck } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 import WherePart from './WherePart.vue'
@@ -205,6 +206,7 @@ const move = (id: string, by: 1 | -1) =>
           />
           a part is not done without it</label
         >
+        <OnlyFor :only="check.only" @set="(only) => edit(check.id, (one) => setOnly(one, only))" />
         <KeyButton quiet label="up" :disabled="i === 0" @press="move(check.id, -1)" />
         <KeyButton quiet label="down" :disabled="i === card().checks.length - 1" @press="move(check.id, 1)" />
         <KeyButton quiet label="take off" @press="change((one) => withoutCheck(one, check.id))" />

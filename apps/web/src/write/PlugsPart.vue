@@ -2,8 +2,9 @@
 import { freeId, type Plug, type PlugShape, type Side } from '@sure-spool/core'
 import { ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
-import { useWriting } from './parts'
+import { setOnly, useWriting } from './parts'
 import PickField from '../fields/PickField.vue'
+import OnlyFor from './OnlyFor.vue'
 import PlugAsk from './PlugAsk.vue'
 import PlugGrid from './PlugGrid.vue'
 import TextField from '../fields/TextField.vue'
@@ -155,6 +156,7 @@ function add(): void {
       </div>
       <PlugGrid :card="card()" :plug="plug" @put="(at, terminal) => put(plug.id, at, terminal)" />
       <p class="adds">
+        <OnlyFor :only="plug.only" @set="(only) => edit(plug.id, (one) => setOnly(one, only))" />
         <KeyButton label="check it against the plug in hand" @press="asked = asked === plug.id ? '' : plug.id" />
         <KeyButton
           quiet

@@ -13,6 +13,7 @@ import PlugsPart from './PlugsPart.vue'
 import RelationsPart from './RelationsPart.vue'
 import SourcesPart from './SourcesPart.vue'
 import TerminalsPart from './TerminalsPart.vue'
+import VariantsPart from './VariantsPart.vue'
 import { useDraft } from './useDraft'
 import WindingsPart from './WindingsPart.vue'
 import WritePreview from './WritePreview.vue'
@@ -36,6 +37,7 @@ const sections = [
   { id: 'checks', label: 'Checks and limits', part: ChecksPart },
   { id: 'relations', label: 'Between readings', part: RelationsPart },
   { id: 'hints', label: 'Hints', part: HintsPart },
+  { id: 'variants', label: 'Variants', part: VariantsPart },
   { id: 'care', label: 'Care', part: CarePart },
 ]
 const standingWords = {

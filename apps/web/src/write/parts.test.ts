@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import { contradictionsIn } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import fc from 'fast-check'
-import { withoutCheck, withoutSource, withoutTerminal, withoutWinding } from './parts'
+import { withoutCheck, withoutSource, withoutTerminal, withoutVariant, withoutWinding } from './parts'
 
 const cards = ['orrinvale-18-twin', 'wexmoor-changeover-24', 'lanternreed-two-coil', 'brindlecote-c3'].map(
   (name) => JSON.parse(readFileSync(`demo/cards/${name}.json`, 'utf8')) as Card,
@@ -25,6 +25,21 @@ describe('taking something off a card', () => {
         expect(contradictionsIn(card)).toEqual([])
       }),
     )
+  })
+
+  test('a variant goes, and what was for it alone is for all', () => {
+    const card = structuredClone(cards[0]) as Card
+    card.variants = [
+      { id: 'v1', label: 'long shaft' },
+      { id: 'v2', label: 'short shaft' },
+    ]
+    const [plug, check] = [card.plugs[0], card.checks[0]]
+    if (!plug || !check) throw new Error('the twin has a plug and checks')
+    plug.only = ['v1']
+    check.only = ['v1', 'v2']
+    withoutVariant(card, 'v1')
+    expect([plug.only, check.only]).toEqual([undefined, ['v2']])
+    expect(contradictionsIn(card)).toEqual([])
   })
 
   test('a check goes with the relations that join it', () => {

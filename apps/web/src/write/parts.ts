@@ -65,3 +65,19 @@ export function withoutSource(card: Card, id: string): void {
   for (const check of card.checks) check.limits = check.limits.filter((limit) => limit.source !== id)
   card.relations = card.relations.filter((one) => one.source !== id)
 }
+
+/** A variant goes with what was for it alone said to be for all that are left. */
+export function withoutVariant(card: Card, id: string): void {
+  card.variants = card.variants.filter((one) => one.id !== id)
+  for (const one of [...card.plugs, ...card.checks])
+    setOnly(
+      one,
+      one.only?.filter((each) => each !== id),
+    )
+}
+
+/** Says which variants a plug or a check is for: all, where none is left. */
+export function setOnly(one: { only?: string[] }, only: string[] | undefined): void {
+  if (only && only.length > 0) one.only = only
+  else delete one.only
+}

@@ -41,29 +41,35 @@ export interface CardFit {
  * @param limit how many answers at most
  */
 export function searchFigures(index: FigureIndex, found: Findings, limit: number): CardFit[] {
-  const explained = new Map<number, number>()
+  const explained = new Map<number, { count: number; away: number }>()
   for (const measured of found.figures)
-    for (const card of near(index, measured)) explained.set(card, (explained.get(card) ?? 0) + 1)
-  const best: CardFit[] = []
-  const most = [...new Set(explained.values())].sort((a, b) => b - a)
-  for (const count of most) {
-    for (const [card, times] of explained)
-      if (times === count)
-        best.push({ card, fit: fitFigures(found, index.cards[card] ?? { figures: [], open: false }) })
-    if (best.length >= limit) break
-  }
-  return best.sort((a, b) => compareFits(a.fit, b.fit) || a.card - b.card).slice(0, limit)
+    for (const [card, z] of near(index, measured)) {
+      const before = explained.get(card)
+      explained.set(card, { count: (before?.count ?? 0) + 1, away: (before?.away ?? 0) + z * z })
+    }
+  return [...explained]
+    .sort(([, a], [, b]) => b.count - a.count || a.away - b.away)
+    .slice(0, Math.max(fewest, wider * limit))
+    .map(([card]) => ({ card, fit: fitFigures(found, index.cards[card] ?? { figures: [], open: false }) }))
+    .sort((a, b) => compareFits(a.fit, b.fit) || a.card - b.card)
+    .slice(0, limit)
 }
 
-/** The cards with a figure that this measured one may be. */
-function near({ cards, expected, card, figure, widest }: FigureIndex, measured: Found): Set<number> {
+/** Cards are fitted one to one only among the nearest by their single figures; this many times as many as are asked for. */
+const wider = 4
+const fewest = 100
+
+/** The cards with a figure that this measured one may be, each with its smallest distance. */
+function near({ cards, expected, card, figure, widest }: FigureIndex, measured: Found): Map<number, number> {
   const reach = Math.exp(furthest * Math.hypot(widest / 2, 0.05))
   const [from, to] = [(measured.value - mostLeads) / reach, measured.value * reach]
-  const found = new Set<number>()
+  const found = new Map<number, number>()
   for (let i = firstFrom(expected, from); i < expected.length && (expected[i] ?? Infinity) <= to; i++) {
     const owner = card[i] ?? 0
     const one = cards[owner]?.figures[figure[i] ?? 0]
-    if (one && !found.has(owner) && distance(measured, one).z <= furthest) found.add(owner)
+    if (!one) continue
+    const { z } = distance(measured, one)
+    if (z <= furthest && z < (found.get(owner) ?? Infinity)) found.set(owner, z)
   }
   return found
 }

@@ -1,5 +1,6 @@
-import type { Card, Quantity } from '../document'
+import type { Card, Check, Quantity } from '../document'
 import { expectedOf, prepareCard, quantityOf, type PreparedLimit } from '../judgement'
+import { bandOf, type Band } from '../spec'
 import { isMetal } from '../temperature'
 
 /** One figure that a card states, as a search needs it. */
@@ -30,34 +31,52 @@ const looseShare = 0.3
  * @returns figures without repeats, in the card's order
  */
 export function figuresOf(card: Card): CardFigures {
-  const { checks } = prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
   const found = new Map<string, CardFigure>()
   let open = false
-  for (const { check, limits, material } of checks.values()) {
+  for (const check of card.checks) {
     const quantity = quantityOf(check)
-    const metal = material !== undefined && isMetal(material) && quantity === 'resistance'
-    const add = (expected: number, share: number) => {
+    const metal = quantity === 'resistance' && isOfMetal(card, check)
+    const add = ([expected, share]: [number, number]) => {
       if (quantity === undefined || !(expected > 0)) return
       const key = `${check.id} ${expected}`
       if (!found.has(key)) found.set(key, { check: check.id, label: check.label, quantity, expected, share, metal })
     }
-    for (const limit of new Set(Object.values(limits).flat())) {
-      if (limit.expectOpen || limit.kind === 'open' || limit.kind === 'insulation') open = true
-      else for (const one of bandsOf(limit)) add(...one)
-      const stated = limit.limit.limit
-      if (stated !== 'derived' && stated.kind === 'curve')
-        for (const { ohms } of stated.points) add(ohms, stated.tolerancePct / 100)
+    for (const { limit } of check.limits) {
+      if (limit === 'derived') {
+        const derived = derivedOf(card, check)
+        open ||= derived.some((one) => one.expectOpen !== undefined)
+        derived.flatMap(bandsOf).forEach(add)
+      } else if (limit.kind === 'open' || limit.kind === 'insulation') open = true
+      else if (limit.kind === 'curve') for (const { ohms } of limit.points) add([ohms, limit.tolerancePct / 100])
+      else middleOf(bandOf(limit)).forEach(add)
     }
   }
   return { figures: [...found.values()], open }
 }
 
+/** A card is worked out only where a limit follows from its windings: most state their figures. */
+const derivedOf = (card: Card, check: Check): PreparedLimit[] => {
+  const { checks } = prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
+  return Object.values(checks.get(check.id)?.limits ?? {})
+    .flat()
+    .filter((one) => one.limit.limit === 'derived')
+}
+
+/** Ohms of a winding move with temperature as its metal does; of a part without windings nobody knows. */
+function isOfMetal({ windings }: Card, { at }: Check): boolean {
+  const own = 'pair' in at ? windings.filter(({ from, to }) => at.pair.includes(from) && at.pair.includes(to)) : []
+  return (own.length > 0 ? own : windings).some(({ material }) => isMetal(material))
+}
+
 function bandsOf(limit: PreparedLimit): [number, number][] {
   const each = limit.byPair ? [...limit.byPair.values()] : [limit]
-  return each.flatMap(({ band, expectOpen }): [number, number][] => {
-    const expected = expectedOf(band)
-    if (expected === undefined || expectOpen) return []
-    const { min, max } = band
-    return [[expected, min !== undefined && max !== undefined ? (max - min) / 2 / expected : looseShare]]
-  })
+  return each.flatMap(({ band, expectOpen }) => (expectOpen ? [] : middleOf(band)))
+}
+
+/** The middle of a band and half its width as a share of it. */
+function middleOf(band: Band): [number, number][] {
+  const expected = expectedOf(band)
+  if (expected === undefined) return []
+  const { min, max } = band
+  return [[expected, min !== undefined && max !== undefined ? (max - min) / 2 / expected : looseShare]]
 }
