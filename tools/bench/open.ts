@@ -10,7 +10,7 @@ const address = process.env['ADDRESS'] ?? ''
 const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as Shop
 const card = shop.cards.find((one) => one.name.model === '18 twin')
 const rounds = 12
-const tags = Array.from({ length: rounds }, (_, i) => `OPEN-${i}`)
+const tags = Array.from({ length: rounds }, (_, i) => `OPEN-${100 + i}`)
 for (const tag of tags)
   await fetch(`${address}/api/v1/units`, {
     method: 'POST',
