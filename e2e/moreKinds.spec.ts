@@ -191,7 +191,6 @@ test('source, lighting and trigger coils: the wire chafes only while it is flexe
   expect((await stateOf(bench, world)).finding).toBe('undecided')
   await bench.press('c', '1')
   await bench.type('3.1***')
-  if (await bench.remark.isVisible()) await bench.press('c', '1')
   const state = await stateOf(bench, world)
   expect(verdicts(state)).toMatchObject({ frame: 'within', flex: 'outside' })
   expect(state.finding).toBe('fault-found')

@@ -1,5 +1,5 @@
 import type { UnitRun, UnitRuns } from '@sure-spool/contract'
-import { comparisonOf, runState, type Comparison, type History, type RunState } from '@sure-spool/core'
+import { comparisonOf, runState, summarise, type Comparison, type History, type RunState } from '@sure-spool/core'
 import { and, asc, desc, eq, inArray, lt, or } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
 import { cards, findings, runs } from '../database/schema'
@@ -78,13 +78,7 @@ function asUnitRun(state: RunState, by: string): Omit<UnitRun, 'findings'> {
     ...(decision?.kind === 'decision' ? { decision: { what: decision.what, why: decision.why } } : {}),
     ...(outcome?.kind === 'outcome' ? { outcome: { what: outcome.what, words: outcome.words, at: outcome.at } } : {}),
     comparison: comparisonOf(state, 'earlier'),
-    verdicts: state.checks.map(({ check, verdict, reason, held }) => ({
-      check: check.check.id,
-      verdict,
-      ...(reason === undefined ? {} : { reason }),
-      ...(held ? { held } : {}),
-      points: [],
-    })),
+    verdicts: summarise(state).verdicts,
   }
 }
 

@@ -67,8 +67,10 @@ async function sendCards(preview: boolean): Promise<void> {
   if (!answer) return
   if (preview) {
     rows.value = answer.rows
-    for (const row of conflicts.value)
-      ours.value[keyOf(row)] = await ask<Card>(`/cards/${row.id}/revisions/${row.revision}`)
+    for (const row of conflicts.value) {
+      const mine = await attempt(ask<Card>(`/cards/${row.id}/revisions/${row.revision}`))
+      if (mine) ours.value[keyOf(row)] = mine
+    }
     return
   }
   const next = answer.rows.filter((row) => row.what === 'next').length

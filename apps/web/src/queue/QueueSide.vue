@@ -4,17 +4,13 @@ import KeyButton from '../parts/KeyButton.vue'
 import VerdictMark from '../parts/VerdictMark.vue'
 import { useQueue } from '../store/queue'
 import { useShop } from '../store/shop'
-import { decisionWords, findingWords } from '../words/kinds'
+import { decisionWords, findingMarks, findingWords } from '../words/kinds'
 
 /** What is blocked and what frees it, and what was finished last. */
 defineEmits<{ free: [unit: QueueUnit] }>()
 const queue = useQueue()
 const shop = useShop()
 const short = (tag: string) => tag.replace(shop.settings.tagPrefix, '')
-const findingMark = (unit: QueueUnit) =>
-  ({ 'fault-found': 'outside', undecided: 'none', 'no-fault-found': 'within' })[
-    unit.standing?.finding ?? 'undecided'
-  ] as 'outside' | 'none' | 'within'
 </script>
 
 <template>
@@ -37,7 +33,7 @@ const findingMark = (unit: QueueUnit) =>
       <ul class="finished">
         <li v-for="unit in queue.done.slice(0, 8)" :key="unit.id">
           <VerdictMark
-            :mark="findingMark(unit)"
+            :mark="findingMarks[unit.standing?.finding ?? 'undecided']"
             :size="15"
             :label="findingWords[unit.standing?.finding ?? 'undecided']"
           />

@@ -10,7 +10,7 @@ import { ask } from '../store/api'
 import { useOutbox } from '../store/outbox'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
-import { decisionWords, familyWords, findingWords } from '../words/kinds'
+import { decisionWords, familyWords, findingMarks, findingWords } from '../words/kinds'
 import { pileOf, type Pile } from './piles'
 import { useTray } from './useTray'
 
@@ -64,7 +64,6 @@ const piles: { id: Pile; words: string }[] = [
   { id: 'to-do', words: 'Not decided' },
 ]
 const ofPile = (pile: Pile) => tray.units.value.filter((unit) => pileOf(unit) === pile)
-const findingMark = { 'fault-found': 'outside', undecided: 'none', 'no-fault-found': 'within' } as const
 
 async function begin(unit: QueueUnit | undefined): Promise<void> {
   if (!unit) return
@@ -126,7 +125,7 @@ useKeys((event) => {
               <td v-for="column in columns" :key="column.id" class="n">{{ figure(unit, column) }}</td>
               <td>
                 <template v-if="unit.standing"
-                  ><VerdictMark :mark="findingMark[unit.standing.finding]" :size="15" />
+                  ><VerdictMark :mark="findingMarks[unit.standing.finding]" :size="15" />
                   {{ findingWords[unit.standing.finding]
                   }}<template v-if="unit.standing.decision"
                     >, {{ decisionWords[unit.standing.decision as keyof typeof decisionWords] }}</template

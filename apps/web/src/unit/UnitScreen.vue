@@ -12,7 +12,7 @@ import { keepCopy, readCopy } from '../store/kept'
 import { useOutbox } from '../store/outbox'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
-import { decisionWords, familyWords, findingWords, historyWords, outcomeWords } from '../words/kinds'
+import { decisionWords, familyWords, findingMarks, findingWords, historyWords, outcomeWords } from '../words/kinds'
 import { pairLabel } from '../words/points'
 import { day } from '../words/times'
 
@@ -122,7 +122,6 @@ const closedAs = ({ findings, finding }: UnitRun) => {
   const kept = findings.at(-1)
   return kept && kept.finding !== finding ? `${findingWords[kept.finding]}, by core ${kept.core}` : ''
 }
-const findingMark = { 'fault-found': 'outside', undecided: 'none', 'no-fault-found': 'within' } as const
 
 async function begin(): Promise<void> {
   if (!unit.value) return
@@ -204,7 +203,7 @@ useKeys((event) => {
           <tr class="found">
             <th scope="row">found</th>
             <td v-for="run in columns" :key="run.run">
-              <VerdictMark :mark="findingMark[run.finding]" :size="18" />
+              <VerdictMark :mark="findingMarks[run.finding]" :size="18" />
               <strong>{{ findingWords[run.finding] }}</strong><small v-if="run.decision"
                 >{{ decisionWords[run.decision.what as keyof typeof decisionWords] }}: {{ run.decision.why }}</small
               ><small v-else-if="!run.closed">still open</small

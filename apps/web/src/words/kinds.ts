@@ -143,6 +143,9 @@ export const kindWords: Record<CheckKind, string> = {
   response: 'a response over frequency',
 }
 
+/** A finding has no ruler: a flag, a tick, or nothing yet. */
+export const findingMarks = { 'fault-found': 'flagged', undecided: 'none', 'no-fault-found': 'done' } as const
+
 export const gradeWords: Record<Grade, string> = {
   maker: 'maker',
   trade: 'trade',

@@ -83,15 +83,15 @@ export function useDraft(id: string, revision: number): Draft {
       await send()
       return
     }
-    if (there) {
-      const view = await ask<CardView>(`/cards/${id}`)
-      replaces = view.revisions.find((one) => one.revision === revision)?.hash
-      card.value = there
-      standing.value = 'kept'
-      learn(query)
-      return
-    }
     try {
+      if (there) {
+        const view = await ask<CardView>(`/cards/${id}`)
+        replaces = view.revisions.find((one) => one.revision === revision)?.hash
+        card.value = there
+        standing.value = 'kept'
+        learn(query)
+        return
+      }
       card.value = await beginning(query)
       keepHere(false)
       standing.value = 'begun'
