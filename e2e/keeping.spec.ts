@@ -123,6 +123,7 @@ test('a part taken in while the server is away goes up with its first readings',
   await bench.page.getByRole('link', { name: /18 twin/ }).click()
   await expect(bench.page.getByRole('heading', { level: 1 })).toContainText('figures')
   await bench.home()
+  await bench.page.waitForLoadState('networkidle')
   await world.kill()
   await bench.press('i')
   await bench.page.keyboard.type('18 twin')
@@ -141,4 +142,43 @@ test('a part taken in while the server is away goes up with its first readings',
   await world.start()
   await bench.allSent()
   expect(typed(await world.get<RunView>(`/runs/${bench.runId}`))).toEqual(['322'])
+})
+
+test('a part that waits is begun while the server is away, though its card was never opened here', async ({
+  bench,
+  world,
+}) => {
+  const arrived = await bench.page.goto(world.address)
+  expect(arrived?.ok()).toBe(true)
+  await bench.page.waitForLoadState('networkidle')
+  await world.kill()
+  const row = bench.page.locator('.line').getByRole('button').last()
+  const tag = await row.locator('.tag').innerText()
+  await row.click()
+  await expect(bench.title).toHaveText('Look at the part')
+  await expect(bench.page.getByText(tag).first()).toBeVisible()
+  await bench.press('Enter')
+  await world.start()
+  await bench.allSent()
+  const { run } = await world.get<RunView>(`/runs/${bench.runId}`)
+  expect(run.unit.tag).toContain(tag)
+  expect(run.entries.map((entry) => entry.kind)).toContain('done')
+})
+
+test('a screen that was never loaded says so while the server is away, and opens when it is back', async ({
+  browser,
+  world,
+}) => {
+  const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage()
+  await page.goto(world.address)
+  await page.waitForLoadState('networkidle')
+  await world.kill()
+  await page.getByRole('link', { name: 'Kit' }).click()
+  await expect(page.getByRole('alert')).toContainText('could not be loaded')
+  await expect(page.getByRole('heading', { name: 'The queue' })).toBeAttached()
+  await world.start()
+  await page.getByRole('link', { name: 'Kit' }).click()
+  await expect(page.getByRole('heading', { name: 'The queue' })).toHaveCount(0)
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  await page.context().close()
 })

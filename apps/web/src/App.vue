@@ -3,8 +3,10 @@ import { computed, onErrorCaptured, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import KeysHelp from './parts/KeysHelp.vue'
 import { isTaken, useKeys } from './parts/keys'
+import { ScreenAway } from './parts/screen'
 import { useOutbox } from './store/outbox'
 import { useQueue } from './store/queue'
+import { loadBench } from './router'
 import { useShop } from './store/shop'
 
 const shop = useShop()
@@ -14,11 +16,17 @@ const route = useRoute()
 const router = useRouter()
 const help = ref(false)
 const broken = ref('')
+const screenAway = ref('')
 
 onMounted(async () => {
   await shop.load()
   await outbox.begin()
+  await loadBench()
 })
+router.onError((error: unknown) => {
+  if (error instanceof ScreenAway) screenAway.value = error.message
+})
+router.afterEach(() => (screenAway.value = ''))
 onErrorCaptured((error) => {
   broken.value = error instanceof Error ? error.message : String(error)
   return false
@@ -99,6 +107,9 @@ useKeys((event) => {
     </p>
     <button class="plain" @click="reload">reload</button>
   </div>
+  <p v-if="screenAway" class="broken" role="alert">
+    {{ screenAway }} Everything you took is kept. Open it again when the server is back.
+  </p>
   <div id="work" class="work" tabindex="-1"><RouterView /></div>
   <KeysHelp v-if="help" @close="help = false" />
 </template>

@@ -8,7 +8,7 @@ import { isTaken, useKeys } from '../parts/keys'
 import { useHold } from '../parts/useHold'
 import WindingLine from '../parts/WindingLine.vue'
 import { ask } from '../store/api'
-import { keepCard } from '../store/bench'
+import { keepCard } from '../store/cardCopies'
 import { readCopy, keepCopy } from '../store/kept'
 import { newId } from '../store/ids'
 import { useFigures } from '../words/figures'
@@ -34,10 +34,11 @@ watch(
     const copy = await readCopy<CardView>(`view:${id}`)
     if (copy) view.value = copy
     try {
-      view.value = await ask<CardView>(`/cards/${id}`)
+      const fresh = await ask<CardView>(`/cards/${id}`)
+      // kept before it is shown: what has been seen can be worked with when the server is gone a moment later
+      await Promise.all([keepCopy(`view:${id}`, fresh), keepCard(fresh.card)])
+      view.value = fresh
       record.value = await ask<CardRecord>(`/cards/${id}/record`)
-      await keepCopy(`view:${id}`, view.value)
-      await keepCard(view.value.card)
     } catch (error) {
       if (!view.value) problem.value = error instanceof Error ? error.message : String(error)
     }

@@ -4,6 +4,7 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import KeyButton from '../parts/KeyButton.vue'
 import { isTaken, useKeys } from '../parts/keys'
+import { ScreenAway } from '../parts/screen'
 import VerdictMark from '../parts/VerdictMark.vue'
 import { Refused } from '../store/api'
 import { useBench } from '../store/bench'
@@ -51,7 +52,7 @@ async function goOn(unit: QueueUnit | undefined): Promise<void> {
   try {
     await router.push({ name: 'bench', params: { run: await bench.startFor(unit) } })
   } catch (error) {
-    if (error instanceof Error) problem.value = error.message
+    if (error instanceof Error && !(error instanceof ScreenAway)) problem.value = error.message
   }
 }
 

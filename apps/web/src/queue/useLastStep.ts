@@ -2,8 +2,7 @@ import type { CardView, QueueUnit } from '@sure-spool/contract'
 import { planSteps, prepareCard, type Card, type Run, type Step } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { ask } from '../store/api'
-import { keepCard } from '../store/bench'
-import { readCopy } from '../store/kept'
+import { keepCard, readCard } from '../store/cardCopies'
 
 /** The step at which the last run was left, drawn from its card: what to touch when work goes on. */
 export function useLastStep(unit: () => QueueUnit | undefined) {
@@ -14,7 +13,7 @@ export function useLastStep(unit: () => QueueUnit | undefined) {
       card.value = undefined
       const wanted = unit()?.card
       if (!wanted) return
-      const copy = await readCopy<Card>(`card:${wanted.id}:${wanted.revision}`)
+      const copy = await readCard(wanted)
       const view = copy ? undefined : await ask<CardView>(`/cards/${wanted.id}`).catch(() => undefined)
       if (view) await keepCard(view.card)
       const found = copy ?? view?.card

@@ -31,7 +31,8 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { afterPaint } from './afterPaint'
 import { ask, Refused } from './api'
 import { newId } from './ids'
-import { keepCopy, kept, plain, readCopy } from './kept'
+import { readCard } from './cardCopies'
+import { kept, plain } from './kept'
 import { useOutbox } from './outbox'
 import { useShop } from './shop'
 import { splitPlace } from '../bench/place'
@@ -192,7 +193,7 @@ export const useBench = defineStore('bench', () => {
     unit: QueueUnit,
     body: { id: string; unit: string; startedAt: string; by: string },
   ): Promise<void> {
-    const card = await readCopy<Run['card']>(`card:${unit.card.id}:${unit.card.revision}`)
+    const card = await readCard(unit.card)
     if (!card)
       throw new Error(
         'The server is away and this browser has no copy of the card. Open the card once while the server is there.',
@@ -437,6 +438,3 @@ export const useBench = defineStore('bench', () => {
     stepOfEntry,
   }
 })
-
-/** Keeps a card for the hour when the server is away. */
-export const keepCard = (card: Run['card']): Promise<void> => keepCopy(`card:${card.id}:${card.revision}`, card)

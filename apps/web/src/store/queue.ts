@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { followingTag } from '../queue/tags'
 import { ask } from './api'
+import { keepCardsOf } from './cardCopies'
 import { keepCopy, kept, plain, readCopy } from './kept'
 import { useOutbox } from './outbox'
 import { useShop } from './shop'
@@ -42,6 +43,7 @@ export const useQueue = defineStore('queue', () => {
     const fresh: Queue = { units: pages.flatMap((page) => page.units), counts: pages[0]?.counts ?? counts.value }
     await show(fresh)
     await keepCopy('queue', fresh)
+    await keepCardsOf([...bench.value, ...waiting.value])
   }
 
   async function show(queue: Queue): Promise<void> {

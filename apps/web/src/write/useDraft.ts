@@ -12,7 +12,7 @@ import {
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import type { LocationQuery } from 'vue-router'
 import { ask, Refused } from '../store/api'
-import { keepCard } from '../store/bench'
+import { keepCard } from '../store/cardCopies'
 import { keepCopy, kept, plain, readCopy } from '../store/kept'
 import { useShop } from '../store/shop'
 

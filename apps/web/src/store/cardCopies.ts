@@ -1,0 +1,31 @@
+import type { Card } from '@sure-spool/core'
+import { ask, Away, Refused } from './api'
+import { keepCopy, readCopy } from './kept'
+
+/** Which revision of which card. */
+type CardRef = Pick<Card, 'id' | 'revision'>
+
+const keyOf = (ref: CardRef): string => `card:${ref.id}:${ref.revision}`
+
+/** Keeps a card for the hour when the server is away. */
+export const keepCard = (card: Card): Promise<void> => keepCopy(keyOf(card), card)
+
+/** @returns this browser's copy of a revision; undefined where it has none */
+export const readCard = (ref: CardRef): Promise<Card | undefined> => readCopy<Card>(keyOf(ref))
+
+/**
+ * Keeps the card of every part that waits, one after another, so that each can be begun when the server is gone. Asks only for
+ * those this browser lacks; ends quietly where the server goes away in between, and asks again with the next list.
+ */
+export async function keepCardsOf(units: { card: CardRef }[]): Promise<void> {
+  const wanted = new Map(units.map(({ card }) => [keyOf(card), card]))
+  for (const card of wanted.values()) {
+    if (await readCard(card)) continue
+    try {
+      await keepCard(await ask<Card>(`/cards/${card.id}/revisions/${card.revision}`))
+    } catch (error) {
+      if (error instanceof Away) return
+      if (!(error instanceof Refused)) throw error
+    }
+  }
+}
