@@ -31,6 +31,11 @@ export class BenchPage {
     await expect(this.page.getByText('Waiting', { exact: true })).toBeVisible()
   }
 
+  /** Waits until the browser has all it needs to begin any part without the server. */
+  async readyAway(): Promise<void> {
+    await expect(this.page.getByRole('status').first()).toHaveAttribute('title', /without the server/)
+  }
+
   /** Takes a part in by keyboard alone and takes it to the bench. @returns its tag */
   async takeIn(card: string, options: { history?: 'used' | 'rewound'; words?: string } = {}): Promise<string> {
     await this.home()

@@ -123,7 +123,7 @@ test('a part taken in while the server is away goes up with its first readings',
   await bench.page.getByRole('link', { name: /18 twin/ }).click()
   await expect(bench.page.getByRole('heading', { level: 1 })).toContainText('figures')
   await bench.home()
-  await bench.page.waitForLoadState('networkidle')
+  await bench.readyAway()
   await world.kill()
   await bench.press('i')
   await bench.page.keyboard.type('18 twin')
@@ -148,9 +148,8 @@ test('a part that waits is begun while the server is away, though its card was n
   bench,
   world,
 }) => {
-  const arrived = await bench.page.goto(world.address)
-  expect(arrived?.ok()).toBe(true)
-  await bench.page.waitForLoadState('networkidle')
+  await bench.home()
+  await bench.readyAway()
   await world.kill()
   const row = bench.page.locator('.line').getByRole('button').last()
   const tag = await row.locator('.tag').innerText()
@@ -170,8 +169,9 @@ test('a screen that was never loaded says so while the server is away, and opens
   world,
 }) => {
   const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage()
-  await page.goto(world.address)
-  await page.waitForLoadState('networkidle')
+  const bench = new BenchPage(page, world.address)
+  await bench.home()
+  await bench.readyAway()
   await world.kill()
   await page.getByRole('link', { name: 'Kit' }).click()
   await expect(page.getByRole('alert')).toContainText('could not be loaded')

@@ -17,11 +17,12 @@ const router = useRouter()
 const help = ref(false)
 const broken = ref('')
 const screenAway = ref('')
+const benchLoaded = ref(false)
 
 onMounted(async () => {
   await shop.load()
   await outbox.begin()
-  await loadBench()
+  benchLoaded.value = await loadBench()
 })
 router.onError((error: unknown) => {
   if (error instanceof ScreenAway) screenAway.value = error.message
@@ -37,6 +38,9 @@ const keptWords = computed(() => {
   if (outbox.aside.length > 0) parts.push(`${outbox.aside.length} set aside`)
   return parts.join(', ')
 })
+const awayWords = computed(() =>
+  benchLoaded.value && queue.cardsKept ? 'Every part that waits can be begun without the server.' : undefined,
+)
 const benchTo = computed(() =>
   route.name === 'bench' || route.name === 'sheet'
     ? { name: 'bench', params: { run: route.params['run'] } }
@@ -81,7 +85,7 @@ useKeys((event) => {
       <RouterLink to="/kit" :class="{ here: route.name === 'kit' }">Kit</RouterLink>
       <RouterLink to="/shop" :class="{ here: route.name === 'shop' }">Shop</RouterLink>
     </nav>
-    <p class="kept" role="status">
+    <p class="kept" role="status" :title="awayWords">
       <button
         v-if="outbox.aside.length > 0"
         class="plain aside"

@@ -5,10 +5,15 @@ import QueueScreen from './queue/QueueScreen.vue'
 const bench = screen(() => import('./bench/BenchScreen.vue'))
 const sheet = screen(() => import('./sheet/SheetScreen.vue'))
 
-/** Loads what work at the bench needs, so that a part can be begun when the server is gone before anything was opened. */
-export const loadBench = async (): Promise<void> => {
-  await Promise.allSettled([bench(), sheet()])
-}
+/**
+ * Loads what work at the bench needs, so that a part can be begun when the server is gone before anything was opened.
+ * @returns whether it is there now
+ */
+export const loadBench = (): Promise<boolean> =>
+  Promise.all([bench(), sheet()]).then(
+    () => true,
+    () => false,
+  )
 
 /** The queue is home; every other screen is loaded when it is first opened, and kept by the service worker. */
 export const router = createRouter({

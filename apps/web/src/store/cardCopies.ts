@@ -15,17 +15,19 @@ export const readCard = (ref: CardRef): Promise<Card | undefined> => readCopy<Ca
 
 /**
  * Keeps the card of every part that waits, one after another, so that each can be begun when the server is gone. Asks only for
- * those this browser lacks; ends quietly where the server goes away in between, and asks again with the next list.
+ * those this browser lacks.
+ * @returns whether all are kept; false where the server went away in between, and the next list asks again
  */
-export async function keepCardsOf(units: { card: CardRef }[]): Promise<void> {
+export async function keepCardsOf(units: { card: CardRef }[]): Promise<boolean> {
   const wanted = new Map(units.map(({ card }) => [keyOf(card), card]))
   for (const card of wanted.values()) {
     if (await readCard(card)) continue
     try {
       await keepCard(await ask<Card>(`/cards/${card.id}/revisions/${card.revision}`))
     } catch (error) {
-      if (error instanceof Away) return
+      if (error instanceof Away) return false
       if (!(error instanceof Refused)) throw error
     }
   }
+  return true
 }

@@ -15,6 +15,7 @@ export const useQueue = defineStore('queue', () => {
   const units = ref<QueueUnit[]>([])
   const counts = ref<Queue['counts']>({ waiting: 0, bench: 0, blocked: 0, done: 0, upTo: 200 })
   const known = ref(false)
+  const cardsKept = ref(false)
   const shop = useShop()
   const outbox = useOutbox()
 
@@ -43,7 +44,7 @@ export const useQueue = defineStore('queue', () => {
     const fresh: Queue = { units: pages.flatMap((page) => page.units), counts: pages[0]?.counts ?? counts.value }
     await show(fresh)
     await keepCopy('queue', fresh)
-    await keepCardsOf([...bench.value, ...waiting.value])
+    cardsKept.value = await keepCardsOf([...bench.value, ...waiting.value])
   }
 
   async function show(queue: Queue): Promise<void> {
@@ -85,5 +86,5 @@ export const useQueue = defineStore('queue', () => {
     await load()
   }
 
-  return { units, counts, known, bench, waiting, blocked, done, last, load, takeIn, move }
+  return { units, counts, known, cardsKept, bench, waiting, blocked, done, last, load, takeIn, move }
 })
