@@ -1,3 +1,4 @@
+import type { RunView } from '@sure-spool/contract'
 import { expect, test } from './world'
 
 test('a part without figures is sketched, measured at once, and becomes a card in one step', async ({
@@ -105,6 +106,31 @@ test('after a repair the next run begins with what failed, in the condition it l
   await page.goto(`${bench.address}/bench/${bench.runId}/sheet`)
   await expect(page.getByRole('columnheader', { name: 'last run' })).toBeVisible()
   await expect(page.getByRole('row', { name: /orange–grey/ }).first()).toContainText('240')
+})
+
+test('a shop of °F and inches types and reads in them, and the record keeps °C and metres', async ({
+  page,
+  bench,
+  world,
+}) => {
+  const set = async (degrees: string, lengths: string) => {
+    await page.goto(`${world.address}/shop`)
+    await page.getByLabel('temperatures in').selectOption(degrees)
+    await page.getByLabel('lengths in').selectOption(lengths)
+    await expect(page.getByText('kept, in force at once')).toBeVisible()
+  }
+  await set('°F', 'inches')
+  await bench.takeIn('lead set')
+  await bench.prepare({ celsius: 68, first: 'Lead 1' })
+  await expect(page.getByRole('region', { name: 'The unit' })).toContainText('68\u2009°F')
+  await bench.type('2.31k @ 16')
+  await bench.allSent()
+  const { run } = await world.get<RunView>(`/runs/${bench.runId}`)
+  expect(run.entries.find((one) => one.kind === 'temperature')).toMatchObject({ partC: 20 })
+  expect(run.entries.find((one) => one.kind === 'reading')).toMatchObject({
+    reading: { value: 2310, x: expect.closeTo(0.4064, 9), xText: '16 in' },
+  })
+  await set('°C', 'metres')
 })
 
 test('kit and shop are changed and in force on the bench at once', async ({ page, bench, world }) => {

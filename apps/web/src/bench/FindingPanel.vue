@@ -26,7 +26,7 @@ const figures = useFigures()
 const state = computed(() => bench.state!)
 const title = computed(() => findingTitle(state.value))
 const lines = computed(() =>
-  foundLines(state.value, true).filter(
+  foundLines(state.value, true, figures).filter(
     (line) => line.gone !== 'taken-back' && line.gone !== 'mistyped' && !line.earlierStage,
   ),
 )

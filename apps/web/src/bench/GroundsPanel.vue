@@ -13,7 +13,7 @@ defineEmits<{ close: [] }>()
 const bench = useBench()
 const figures = useFigures()
 const lines = computed(() => (bench.run ? groundsOf(props.evaluation, bench.run.card, figures) : []))
-const title = computed(() => (bench.run ? takenAt(bench.run.card, props.evaluation) : ''))
+const title = computed(() => (bench.run ? takenAt(bench.run.card, props.evaluation, figures) : ''))
 </script>
 
 <template>

@@ -25,7 +25,7 @@ function label({ step }: StepState): string {
   switch (step.kind) {
     case 'reading': {
       const check = card.checks.find((one) => one.id === step.check)
-      const place = placeLabel(card, step.check, step.point)
+      const place = placeLabel(card, step.check, step.point, figures)
       if (step.point.drive) return `${place}, driven`
       return check?.conditions?.state?.includes('flexed') && step.point.pair ? `${place}, bent` : place
     }

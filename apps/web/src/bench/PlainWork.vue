@@ -81,7 +81,9 @@ function press(key: string): boolean {
   return true
 }
 defineExpose({ press })
-const unit = computed(() => (step.value?.kind === 'temperature' ? '°C' : step.value?.kind === 'supply' ? 'V' : 'Ω'))
+const unit = computed(() =>
+  step.value?.kind === 'temperature' ? shop.units.temperature : step.value?.kind === 'supply' ? 'V' : 'Ω',
+)
 const isTyped = computed(() => ['temperature', 'leads', 'frame-proof', 'supply'].includes(step.value?.kind ?? ''))
 const instruction = computed(() => {
   switch (step.value?.kind) {
@@ -150,14 +152,14 @@ const instruction = computed(() => {
         <KeyButton
           cap="a"
           label="the room’s"
-          hint="good to ±5 °C for the part"
+          :hint="`good to ±${shop.units.temperature === '°C' ? '5' : '9'} ${shop.units.temperature} for the part`"
           :main="bench.temperatureFrom === 'room'"
           @press="bench.temperatureFrom = 'room'"
         />
         <KeyButton
           cap="b"
           label="measured on the part"
-          hint="good to ±2 °C"
+          :hint="`good to ±${shop.units.temperature === '°C' ? '2' : '3.6'} ${shop.units.temperature}`"
           :main="bench.temperatureFrom === 'measured'"
           @press="bench.temperatureFrom = 'measured'"
         />

@@ -11,11 +11,10 @@ import { sideOf } from '@sure-spool/core'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { verdictWords } from '../words/kinds'
-import { takenAt } from '../words/points'
+import { placeQuantity, takenAt } from '../words/points'
 import { reasonLine } from '../words/reasons'
 import { isBare, keptText, type Line } from './line'
 import SetPicture from './SetPicture.vue'
-import { placeQuantity } from './place'
 
 /** A pair to touch: the plug as it is held, the figure, its ruler and its reason; live while a number is typed. */
 const props = defineProps<{ line: Line | null; problem: string; asleep: boolean }>()
@@ -139,7 +138,7 @@ const conditionsLine = computed(() => {
   if (one.leads) parts.push(one.leads.from === 'assumed' ? '0.2 Ω of leads assumed' : 'less leads')
   if (one.reference && one.temperature?.partC !== undefined)
     parts.push(
-      `part at ${figures.plain(one.temperature.partC, 3)} °C${one.temperature.from === 'measured' ? '' : ', not measured'}`,
+      `part at ${figures.temperature(one.temperature.partC)}${one.temperature.from === 'measured' ? '' : ', not measured'}`,
     )
   return parts.join(', ')
 })
@@ -189,7 +188,7 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
         </p>
       </div>
       <div class="figure-side" :class="{ alone: !inSet && plugs.length === 0 }">
-        <p v-if="isOther && shown" class="caption">{{ takenAt(bench.run!.card, shown) }}, just read</p>
+        <p v-if="isOther && shown" class="caption">{{ takenAt(bench.run!.card, shown, figures) }}, just read</p>
         <p v-else-if="line" class="caption">typing, Enter keeps</p>
         <p v-else-if="retaking" class="caption">
           {{ bench.doing?.mistyped ? 'what does the meter show?' : 'lift the probes, then touch again' }}
@@ -242,7 +241,7 @@ const cautions = computed(() => bench.current?.step.cautions ?? [])
     <p class="unseen" aria-live="polite">
       {{
         line === null && shown
-          ? `${takenAt(bench.run!.card, shown)} ${takenParts(shown, figures).digits} ${takenParts(shown, figures).unit}, ${verdictLine}`
+          ? `${takenAt(bench.run!.card, shown, figures)} ${takenParts(shown, figures).digits} ${takenParts(shown, figures).unit}, ${verdictLine}`
           : ''
       }}
     </p>

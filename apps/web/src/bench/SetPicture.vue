@@ -4,6 +4,7 @@ import { scaleLinear, scaleLog } from 'd3'
 import { computed } from 'vue'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
+import { placeQuantity } from '../words/points'
 
 /** Readings that belong together, each at its number or its place: what is alike, what lies on the curve, what stands apart. */
 const props = defineProps<{ check: PreparedCheck; here: number | undefined }>()
@@ -108,7 +109,7 @@ const words = computed(() => `${props.check.check.label}: ${points.value.length}
       <text :x="size.left - 8" :y="up(tick) + 5" text-anchor="end">{{ figures.bound(tick, quantity) }}</text>
     </g>
     <text v-for="tick in across.ticks(6)" :key="tick" :x="across(tick)" :y="size.height - 6" text-anchor="middle">
-      {{ tick }}
+      {{ curve ? figures.bound(tick, placeQuantity(check.check)) : tick }}
     </text>
     <rect
       v-for="one in points"

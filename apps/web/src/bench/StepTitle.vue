@@ -2,10 +2,12 @@
 import type { Card, Step } from '@sure-spool/core'
 import { computed } from 'vue'
 import { wirePaint } from '../look/wires'
+import { useFigures } from '../words/figures'
 import { placeLabel, terminalOf } from '../words/points'
 
 /** What to do now, biggest on the screen. The wires named are underlined in their colours. */
-const props = defineProps<{ step: Step; card: Card; again: string }>()
+const props = defineProps<{ step: Step; card: Card; again: string; level?: 1 | 2 }>()
+const figures = useFigures()
 const pair = computed(() =>
   props.step.kind === 'reading'
     ? (props.step.point.pair ?? []).map((id) => ({ id, terminal: terminalOf(props.card, id) }))
@@ -31,7 +33,9 @@ const length = computed(
 const place = computed(() => {
   if (props.step.kind !== 'reading') return ''
   const { pair: own, index, x } = props.step.point
-  return own && index === undefined && x === undefined ? '' : placeLabel(props.card, props.step.check, props.step.point)
+  return own && index === undefined && x === undefined
+    ? ''
+    : placeLabel(props.card, props.step.check, props.step.point, figures)
 })
 const plain: Partial<Record<Step['kind'], string>> = {
   look: 'Look at the part',
@@ -45,7 +49,7 @@ const plain: Partial<Record<Step['kind'], string>> = {
 </script>
 
 <template>
-  <h1 class="title" :class="{ long: length > 26 }" aria-live="polite">
+  <component :is="`h${level ?? 1}`" class="title" :class="{ long: length > 26 }" aria-live="polite">
     <template v-if="place !== ''">{{ place.charAt(0).toUpperCase() + place.slice(1) }}</template>
     <template v-else-if="step.kind === 'reading'">
       {{ verb }}
@@ -67,7 +71,7 @@ const plain: Partial<Record<Step['kind'], string>> = {
       </template>
     </template>
     <template v-else>{{ step.kind === 'answer' ? check?.label : plain[step.kind] }}</template>
-  </h1>
+  </component>
 </template>
 
 <style scoped>

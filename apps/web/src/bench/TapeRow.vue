@@ -64,7 +64,7 @@ function slipOf(entry: Entry): Slip {
       const { digits, unit } = takenParts(evaluation, figures)
       return {
         ...base,
-        head: takenAt(run.card, evaluation),
+        head: takenAt(run.card, evaluation, figures),
         figure: digits,
         unit,
         mark: gone ? undefined : held ? 'none' : evaluation.verdict,
@@ -85,8 +85,8 @@ function slipOf(entry: Entry): Slip {
       return {
         ...base,
         head: entry.part === 'room' ? 'room' : 'part',
-        figure: figures.plain(entry.partC ?? entry.roomC ?? 0),
-        unit: '°C',
+        figure: figures.temperature(entry.partC ?? entry.roomC ?? 0),
+        unit: '',
       }
     case 'proof':
       return { ...base, head: 'same metal', figure: entry.text ?? '', unit: entry.text ? 'Ω' : '', mark: 'done' }

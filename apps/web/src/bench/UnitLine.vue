@@ -24,7 +24,7 @@ const partWords = computed(() => {
     (one) => one.kind === 'temperature' && !bench.state?.tape.takenBack.has(one.id),
   )
   if (entry?.kind !== 'temperature') return 'not entered'
-  return entry.partC === undefined ? `room ${figures.plain(entry.roomC ?? 20, 3)}` : figures.plain(entry.partC, 3)
+  return entry.partC === undefined ? `room ${figures.temperature(entry.roomC ?? 20)}` : figures.temperature(entry.partC)
 })
 </script>
 
@@ -45,7 +45,7 @@ const partWords = computed(() => {
         leads <strong class="n">{{ leadsWords.value }}</strong> {{ leadsWords.how }}
       </button>
       <button class="plain" @click="bench.goTo('temperature')">
-        part <strong class="n">{{ partWords }}</strong> °C
+        part <strong class="n">{{ partWords }}</strong>
       </button>
       <button class="plain" aria-keyshortcuts="v" @click="bench.nextMeter()">
         <strong>{{ bench.meter?.name.split(',')[0] ?? 'no meter' }}</strong>

@@ -1,11 +1,12 @@
-import { parseReading, type Check, type Quantity, type ReadingProblem, type ReadingSetting } from '@sure-spool/core'
-
-/** What stands behind an `@` on the typed line: a lead's length, a place on a curve, a frequency. */
-export function placeQuantity({ kind, x }: Check): Quantity | undefined {
-  if (kind === 'per-length') return x ?? 'length'
-  if (kind === 'curve') return x ?? 'position'
-  return kind === 'response' ? (x ?? 'frequency') : undefined
-}
+import {
+  parseReading,
+  withUnit,
+  type Check,
+  type ReadingProblem,
+  type ReadingSetting,
+  type ShownUnits,
+} from '@sure-spool/core'
+import { placeQuantity } from '../words/points'
 
 export interface Placed {
   /** the figure itself, without its place */
@@ -20,13 +21,13 @@ export interface Placed {
 export function splitPlace(
   check: Check,
   text: string,
-  decimalComma: boolean,
+  { decimalComma, units }: { decimalComma: boolean; units: ShownUnits },
   known: number | undefined,
 ): Placed | { problem: ReadingProblem } {
   const quantity = placeQuantity(check)
   const at = quantity === undefined ? -1 : text.lastIndexOf('@')
   if (quantity === undefined || at < 0) return { figure: text, setting: known === undefined ? {} : { x: known } }
-  const xText = text.slice(at + 1).trim()
+  const xText = withUnit(text.slice(at + 1).trim(), quantity, units, decimalComma)
   const { kind, value, problem } = parseReading({ text: xText, quantity, decimalComma })
   if (kind !== 'value' || value === undefined) return { problem: problem ?? 'number' }
   return { figure: text.slice(0, at).trim(), setting: { x: value, xText } }

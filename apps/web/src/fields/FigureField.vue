@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { parseReading, type Quantity } from '@sure-spool/core'
+import { parseReading, withUnit, type Quantity } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
@@ -21,9 +21,11 @@ watch(
     own = value
   },
 )
-const read = computed(() =>
-  parseReading({ text: text.value, quantity: props.quantity, decimalComma: shop.settings.decimalComma }),
-)
+const read = computed(() => {
+  const { decimalComma } = shop.settings
+  const whole = withUnit(text.value, props.quantity, shop.units, decimalComma)
+  return parseReading({ text: whole, quantity: props.quantity, decimalComma })
+})
 const problem = computed(() =>
   text.value.trim() === '' || (read.value.kind === 'value' && !read.value.problem) ? '' : 'not a figure',
 )

@@ -136,7 +136,7 @@ const counted = (count: number) => (count < queue.counts.upTo ? String(count) : 
           {{ family(queue.last) }}, {{ queue.last.history }} <span class="muted">{{ complaint(queue.last) }}</span>
         </p>
         <div class="next">
-          <StepTitle v-if="nextStep && card" id="last-title" :step="nextStep" :card="card" again="" />
+          <StepTitle v-if="nextStep && card" id="last-title" :step="nextStep" :card="card" :level="2" again="" />
           <h2 v-else id="last-title" class="big">Go on where it was left</h2>
         </div>
         <div class="go">

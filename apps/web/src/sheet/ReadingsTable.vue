@@ -12,7 +12,7 @@ import { clock } from '../words/times'
 /** Every reading with the arithmetic of its verdict on a line below, and the checks between readings. */
 const props = defineProps<{ state: RunState }>()
 const figures = useFigures()
-const lines = computed(() => foundLines(props.state, true))
+const lines = computed(() => foundLines(props.state, true, figures))
 const fine = (value: number | undefined, digits = 4) => (value === undefined ? '' : figures.plain(value, digits))
 const source = (one: Evaluation) => props.state.run.card.sources.find((each) => each.id === one.limit?.limit.source)
 const sourceNumber = (one: Evaluation) =>

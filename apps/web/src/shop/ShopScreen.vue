@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Person, ShopSettings, ShopView } from '@sure-spool/contract'
-import { plainDefaults } from '@sure-spool/core'
-import { ref, watch } from 'vue'
+import { plainDefaults, plainUnits } from '@sure-spool/core'
+import { onBeforeUnmount, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import FigureField from '../fields/FigureField.vue'
 import PickField from '../fields/PickField.vue'
@@ -32,10 +32,19 @@ watch(
 function set<K extends keyof ShopSettings>(key: K, value: ShopSettings[K]): void {
   habits.value = { ...habits.value, [key]: value }
   clearTimeout(timer)
-  timer = setTimeout(() => void keepHabits(), 500)
+  timer = setTimeout(keepNow, 500)
 }
+/** What waits for the typing to end is kept when the screen is left. */
+function keepNow(): void {
+  if (timer === undefined) return
+  clearTimeout(timer)
+  timer = undefined
+  void keepHabits()
+}
+onBeforeUnmount(keepNow)
 type Defaults = NonNullable<ShopSettings['defaults']>
 const defaults = (): Defaults => habits.value.defaults ?? plainDefaults
+const units = () => habits.value.units ?? plainUnits
 const setDefault = (key: keyof Defaults, value: number | undefined) =>
   value !== undefined && value > 0 && set('defaults', { ...defaults(), [key]: value })
 const setPct = (text: string) =>
@@ -100,6 +109,14 @@ const marks = [
   { value: 'point' as const, label: 'point: 36.5' },
   { value: 'comma' as const, label: 'comma: 36,5' },
 ]
+const degrees = [
+  { value: '°C' as const, label: '°C' },
+  { value: '°F' as const, label: '°F' },
+]
+const lengths = [
+  { value: 'm' as const, label: 'metres' },
+  { value: 'in' as const, label: 'inches' },
+]
 const papers = [
   { value: 'A4' as const, label: 'A4' },
   { value: 'Letter' as const, label: 'Letter' },
@@ -113,7 +130,7 @@ useKeys((event) => {
 </script>
 
 <template>
-  <main class="shop">
+  <main v-if="shop.known" class="shop">
     <header>
       <h1>Shop</h1>
       <p role="status" class="muted">{{ told }}</p>
@@ -133,6 +150,18 @@ useKeys((event) => {
           :model-value="habits.decimalComma ? 'comma' : 'point'"
           :options="marks"
           @update:model-value="set('decimalComma', $event === 'comma')"
+        />
+        <PickField
+          label="temperatures in"
+          :model-value="units().temperature"
+          :options="degrees"
+          @update:model-value="set('units', { ...units(), temperature: $event || '°C' })"
+        />
+        <PickField
+          label="lengths in"
+          :model-value="units().length"
+          :options="lengths"
+          @update:model-value="set('units', { ...units(), length: $event || 'm' })"
         />
         <PickField
           label="paper"

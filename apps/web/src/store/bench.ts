@@ -13,6 +13,7 @@ import {
   runState,
   setUpRemarks,
   typedReading,
+  withUnit,
   type Conditions,
   type Entry,
   type EntryBody,
@@ -234,16 +235,16 @@ export const useBench = defineStore('bench', () => {
     if (answer.count > run.value.entries.length) void open(id)
   })
 
+  const typing = () => ({ decimalComma: shop.settings.decimalComma, units: shop.units })
+
   /** Keeps a typed figure for the step that is open. @returns what is wrong with the text, or null */
   function keepTyped(text: string): ReadingProblem | null {
     const step = current.value?.step
     if (!step) return null
     if (step.kind === 'reading') return keepReading(text)
-    const made = typedReading(
-      text,
-      step.kind === 'temperature' ? 'temperature' : step.kind === 'supply' ? 'voltage' : 'resistance',
-      shop.settings.decimalComma,
-    )
+    const of = step.kind === 'temperature' ? 'temperature' : step.kind === 'supply' ? 'voltage' : 'resistance'
+    const { decimalComma, units } = typing()
+    const made = typedReading(withUnit(text, of, units, decimalComma), of, decimalComma)
     if ('problem' in made) return made.problem
     const { value, kind } = made.reading
     if (kind !== 'value' || value === undefined) return 'number'
@@ -268,7 +269,7 @@ export const useBench = defineStore('bench', () => {
     if (!check.value || step?.kind !== 'reading') return { problem: 'number' }
     const { pair, index, x, drive } = step.point
     const { conditions } = check.value.check
-    const placed = splitPlace(check.value.check, text, shop.settings.decimalComma, x ?? lengthOf(index))
+    const placed = splitPlace(check.value.check, text, typing(), x ?? lengthOf(index))
     if ('problem' in placed) return placed
     const own = drive === undefined ? withoutTestVolts(conditions) : { ...conditions, drive }
     return typedReading(placed.figure, quantity.value, shop.settings.decimalComma, {

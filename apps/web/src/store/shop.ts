@@ -1,5 +1,5 @@
 import type { Person, ShopSettings, ShopView } from '@sure-spool/contract'
-import type { Instrument } from '@sure-spool/core'
+import { plainUnits, type Instrument } from '@sure-spool/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { ask } from './api'
@@ -26,6 +26,7 @@ export const useShop = defineStore('shop', () => {
   const theme = ref<'light' | 'dark'>(startTheme())
   const known = ref(false)
 
+  const units = computed(() => settings.value.units ?? plainUnits)
   const person = computed(() => people.value.find((one) => one.id === personId.value) ?? people.value[0])
 
   async function load(): Promise<void> {
@@ -80,6 +81,7 @@ export const useShop = defineStore('shop', () => {
     instruments,
     nextTag,
     person,
+    units,
     theme,
     known,
     load,

@@ -137,7 +137,7 @@ useKeys((event) => {
         </table>
       </template>
     </section>
-    <p class="muted">{{ shop.settings.name }}. Figures net of leads, metal at 20 °C.</p>
+    <p class="muted">{{ shop.settings.name }}. Figures net of leads, metal at {{ figures.temperature(20) }}.</p>
   </main>
 </template>
 

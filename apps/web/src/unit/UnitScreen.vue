@@ -237,7 +237,10 @@ useKeys((event) => {
           </tr>
         </tbody>
       </table>
-      <p class="muted">Figures net of leads, metal at 20 °C. A percentage is a change beyond both uncertainties.</p>
+      <p class="muted">
+        Figures net of leads, metal at {{ figures.temperature(20) }}. A percentage is a change beyond both
+        uncertainties.
+      </p>
     </div>
   </main>
   <main v-else class="empty">

@@ -3,9 +3,11 @@ import {
   formatFigure,
   formatParts,
   parsedText,
+  plainUnits,
   type Evaluation,
   type FormattedFigure,
   type Quantity,
+  type ShownUnits,
 } from '@sure-spool/core'
 import { useShop } from '../store/shop'
 
@@ -17,11 +19,13 @@ export interface Figures {
   /** an expanded uncertainty from u: two significant digits are all it is worth */
   expanded: (u: number, quantity?: Quantity) => string
   plain: (value: number, digits?: number) => string
+  /** a temperature to a tenth, in the shop's unit; °C in */
+  temperature: (celsius: number) => string
 }
 
-/** Figures with the decimal mark that is in force when they are written. */
-export function figuresWith(isComma: () => boolean): Figures {
-  const mark = () => ({ decimalComma: isComma() })
+/** Figures with the decimal mark and the units that are in force when they are written. */
+export function figuresWith(isComma: () => boolean, units: () => ShownUnits = () => plainUnits): Figures {
+  const mark = () => ({ decimalComma: isComma(), units: units() })
   const detail = (resolution: number | undefined) => ({
     ...mark(),
     ...(resolution === undefined ? {} : { resolution }),
@@ -30,10 +34,15 @@ export function figuresWith(isComma: () => boolean): Figures {
     figure: (value, quantity = 'resistance', resolution) => formatFigure(value, quantity, detail(resolution)),
     parts: (value, quantity = 'resistance', resolution) => formatParts(value, quantity, detail(resolution)),
     bound: (value, quantity = 'resistance') => formatBound(value, quantity, mark()),
-    expanded: (u, quantity = 'resistance') => formatBound(Number((2 * u).toPrecision(2)), quantity, mark()),
+    expanded: (u, quantity = 'resistance') =>
+      formatBound(Number((2 * u).toPrecision(2)), quantity, { decimalComma: isComma() }),
     plain: (value, digits = 4) => {
       const text = Number(value.toPrecision(digits)).toString()
       return isComma() ? text.replace('.', ',') : text
+    },
+    temperature: (celsius) => {
+      const { digits, unit } = formatParts(celsius, 'temperature', { ...mark(), resolution: 0.1 })
+      return `${digits.replace(/[.,]0$/, '')}\u2009${unit}`
     },
   }
 }
@@ -41,7 +50,10 @@ export function figuresWith(isComma: () => boolean): Figures {
 /** Figures as this shop writes them. */
 export function useFigures(): Figures {
   const shop = useShop()
-  return figuresWith(() => shop.settings.decimalComma)
+  return figuresWith(
+    () => shop.settings.decimalComma,
+    () => shop.units,
+  )
 }
 
 /** A reading as taken: the figure with the meter's digits, or what stands for it. */

@@ -170,7 +170,7 @@ export function wouldSettle(state: RunState, figures: Figures): { head: string; 
       head: 'The same readings hot, each lead flexed to frame.',
       text:
         expected.length > 0
-          ? `At a measured 80 °C expect ${expected.join(', ')}. What lags, jumps or opens is the fault.`
+          ? `At a measured ${figures.temperature(80)} expect ${expected.join(', ')}. What lags, jumps or opens is the fault.`
           : '',
     },
     {

@@ -63,7 +63,7 @@ function corrected({ temperature, reference, factor, judged: value, net }: Evalu
   }[temperature.from]
   return [
     {
-      name: `at ${fine(reference.c, figures, 3)} °C`,
+      name: `at ${figures.temperature(reference.c)}`,
       how: `${fine(net ?? 0, figures)} × (234.5 + ${fine(reference.c, figures, 3)})/(234.5 + ${fine(temperature.partC, figures, 3)}); part ${fine(temperature.partC, figures, 3)} °C, ${from}; reference ${reference.stated ? 'stated' : 'not stated, 20 °C taken'}`,
       gives: fine(value, figures),
     },

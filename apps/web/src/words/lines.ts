@@ -1,4 +1,5 @@
 import { prepareCard, sideOf, type Evaluation, type RunState } from '@sure-spool/core'
+import type { Figures } from './figures'
 import { checkLabel, takenAt, terminalLabel } from './points'
 
 /** One judged line of a run, as the finding and the sheet list them. */
@@ -16,7 +17,7 @@ export interface FoundLine {
 }
 
 /** Every reading in the order taken; `all` with those that are out of use. */
-export function foundLines(state: RunState, all: boolean): FoundLine[] {
+export function foundLines(state: RunState, all: boolean, figures: Figures): FoundLine[] {
   const standing = new Set(
     state.checks.flatMap((check) =>
       check.points.flatMap((point) => (point.evaluation ? [point.evaluation.entry.id] : [])),
@@ -46,7 +47,7 @@ export function foundLines(state: RunState, all: boolean): FoundLine[] {
       return {
         key: entry.id,
         group: check.check.kind === 'ac-output' ? 'At speed' : toFrame ? 'Ground' : 'Windings',
-        points: takenAt(card, evaluation),
+        points: takenAt(card, evaluation, figures),
         label,
         evaluation,
         held: held.has(entry.id),

@@ -1,4 +1,5 @@
-import type { Card, Evaluation, StepPoint, Terminal } from '@sure-spool/core'
+import type { Card, Check, Evaluation, Quantity, StepPoint, Terminal } from '@sure-spool/core'
+import type { Figures } from './figures'
 
 /** A terminal by the name a person sees on the part. */
 export function terminalLabel(card: Card, id: string): string {
@@ -26,20 +27,31 @@ export function checkPoints(card: Card, id: string): string {
   return check && 'pair' in check.at ? pairLabel(card, check.at.pair) : (check?.label ?? id)
 }
 
+/** What a reading's second place is: a lead's length, a place on a curve, a frequency. */
+export function placeQuantity({ kind, x }: Check): Quantity | undefined {
+  if (kind === 'per-length') return x ?? 'length'
+  if (kind === 'curve') return x ?? 'position'
+  return kind === 'response' ? (x ?? 'frequency') : undefined
+}
+
 /** Where a step is: a pair by its wires, an item by its number, a place on a curve, else the check itself. */
-export function placeLabel(card: Card, check: string, { pair, index, x }: StepPoint): string {
-  if (index !== undefined) return `${checkLabel(card, check)} ${index}`
-  if (x !== undefined) return `${checkLabel(card, check)} at ${x}`
-  return pair ? pairLabel(card, pair) : checkLabel(card, check)
+export function placeLabel(card: Card, id: string, { pair, index, x }: StepPoint, figures: Figures): string {
+  if (index !== undefined) return `${checkLabel(card, id)} ${index}`
+  if (x !== undefined) {
+    const check = card.checks.find((one) => one.id === id)
+    return `${checkLabel(card, id)} at ${figures.bound(x, (check && placeQuantity(check)) ?? 'position')}`
+  }
+  return pair ? pairLabel(card, pair) : checkLabel(card, id)
 }
 
 /** Where a reading was taken, in the same words. */
-export function takenAt(card: Card, { pair, check, entry }: Evaluation): string {
+export function takenAt(card: Card, { pair, check, entry }: Evaluation, figures: Figures): string {
   const { index, x } = entry.reading
-  return placeLabel(card, check.check.id, {
+  const point = {
     ...(pair ? { pair } : {}),
     ...(index === undefined ? {} : { index }),
     ...(x === undefined || index !== undefined ? {} : { x }),
     covers: [],
-  })
+  }
+  return placeLabel(card, check.check.id, point, figures)
 }

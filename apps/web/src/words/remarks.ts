@@ -95,7 +95,7 @@ export function remarkWords(
       }
     case 'temperature-decides':
       return {
-        what: `Ten degrees either way would turn this (taken at ${number(params, 'assumed')} °C, not measured on the part).`,
+        what: `Ten degrees Celsius either way would turn this (taken at ${figures.temperature(number(params, 'assumed'))}, not measured on the part).`,
         todo: 'Measure the part, or let it rest.',
       }
     case 'not-settled':
@@ -209,7 +209,7 @@ export function remarkWords(
       return number(params, 'percent') < 0
         ? {
             what: `Draws ${off} % less than volts over ohms.`,
-            todo: `An extra ${ohms('ohms')}, a winding at ${figures.plain(number(params, 'celsius'), 3)} °C, or a supply that sagged: take the volts while it is on.`,
+            todo: `An extra ${ohms('ohms')}, a winding at ${figures.temperature(number(params, 'celsius'))}, or a supply that sagged: take the volts while it is on.`,
           }
         : {
             what: `Draws ${off} % more than volts over ohms.`,

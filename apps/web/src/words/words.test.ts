@@ -33,7 +33,7 @@ function wordsOf(state: RunState): string[] {
     ...state.remarks.flatMap((one) => Object.values(remarkWords(one, card, figures))),
     ...[...state.evaluations.values()].flatMap((one) => [
       reasonLine(one, figures),
-      takenAt(card, one),
+      takenAt(card, one, figures),
       ...Object.values(takenParts(one, figures)),
       ...groundsOf(one, card, figures).flatMap(({ name, how, gives }) => [name, how, gives]),
     ]),

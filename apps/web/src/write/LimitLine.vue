@@ -6,7 +6,7 @@ import { useFigures } from '../words/figures'
 import TextField from '../fields/TextField.vue'
 
 /** A limit as people write it, with what it was read as below; what cannot be read changes nothing and says why. */
-const props = defineProps<{ kind: CheckKind; quantity: Quantity; text: string; limit: Limit }>()
+const props = defineProps<{ kind: CheckKind; quantity: Quantity; x?: Quantity; text: string; limit: Limit }>()
 const emit = defineEmits<{ read: [limit: Limit, text: string] }>()
 const shop = useShop()
 const figures = useFigures()
@@ -20,7 +20,12 @@ watch(
   },
 )
 const parsed = computed(() =>
-  parseKindLimit(props.kind, { text: typed.value, quantity: props.quantity, decimalComma: shop.settings.decimalComma }),
+  parseKindLimit(props.kind, {
+    text: typed.value,
+    quantity: props.quantity,
+    ...(props.x === undefined ? {} : { x: props.x }),
+    decimalComma: shop.settings.decimalComma,
+  }),
 )
 const problems: Partial<Record<LimitProblem, string>> = {
   'tolerance-missing': 'a lone figure says no limit: give ±, a range, or > <',
@@ -31,7 +36,7 @@ const problems: Partial<Record<LimitProblem, string>> = {
 const examples: Partial<Record<CheckKind, string>> = {
   bars: 'alike 8%',
   curve: '20: 1050; 40: 512; 60: 271 ±8%',
-  'per-length': '5.6k ±20%, for a metre',
+  'per-length': '5.6k ±20% for a metre, or a foot',
   lamp: 'dark; dim*; full, the right one starred',
   act: 'clicks*; nothing, the right one starred',
   insulation: '> 20M @ 500V',

@@ -2,9 +2,11 @@
 import { freeId, limitText, type CardLimit, type Check, type Grade, type Quantity } from '@sure-spool/core'
 import KeyButton from '../parts/KeyButton.vue'
 import { gradeWords } from '../words/kinds'
+import { placeQuantity } from '../words/points'
 import LimitLine from './LimitLine.vue'
 import { useWriting } from './parts'
 import PickField from '../fields/PickField.vue'
+import FigureField from '../fields/FigureField.vue'
 import TextField from '../fields/TextField.vue'
 
 /** What a check should read, as many times as somebody says so: each with its source, for new, used or rewound parts. */
@@ -45,10 +47,9 @@ function add(derived: boolean): void {
     })
   })
 }
-const setReference = (id: string, text: string) => {
-  const value = Number(text.replace(',', '.'))
-  if (text.trim() === '') edit(id, (limit) => delete limit.referenceC, 'c')
-  else if (value > -90 && value < 400) edit(id, (limit) => (limit.referenceC = value), 'c')
+const setReference = (id: string, celsius: number | undefined) => {
+  if (celsius === undefined) edit(id, (limit) => delete limit.referenceC, 'c')
+  else if (celsius > -90 && celsius < 400) edit(id, (limit) => (limit.referenceC = celsius), 'c')
 }
 const sources = () =>
   card().sources.map(({ id, title, grade }) => ({ value: id, label: `${title || 'no title'} (${gradeWords[grade]})` }))
@@ -84,6 +85,7 @@ const isAssumed = (limit: CardLimit) => limit.assumed === true
       </p>
       <LimitLine
         v-else
+        v-bind="placeQuantity(check) === undefined ? {} : { x: placeQuantity(check) }"
         :kind="check.kind"
         :quantity="quantity"
         :text="limit.text ?? limitText(limit.limit)"
@@ -106,10 +108,11 @@ const isAssumed = (limit: CardLimit) => limit.assumed === true
         :options="fors"
         @update:model-value="edit(limit.id, (one) => (one.for = $event || 'any'))"
       />
-      <TextField
+      <FigureField
         v-if="metal()"
-        label="at °C"
-        :model-value="limit.referenceC === undefined ? '' : String(limit.referenceC)"
+        label="part at"
+        quantity="temperature"
+        :model-value="limit.referenceC"
         @update:model-value="setReference(limit.id, $event)"
       />
       <PickField

@@ -29,7 +29,7 @@ const words = (step: Step): string => {
     case 'supply':
       return 'enter the supply'
     case 'reading':
-      return placeLabel(props.card, step.check, step.point)
+      return placeLabel(props.card, step.check, step.point, figures)
     case 'answer':
       return props.card.checks.find((check) => check.id === step.check)?.label ?? step.check
     case 'finding':

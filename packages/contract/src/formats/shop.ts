@@ -14,6 +14,8 @@ export const shopSettingsSchema = z.strictObject({
   decimalComma: z.boolean(),
   paper: z.enum(['A4', 'Letter']),
   tagPrefix: z.string().max(10),
+  /** what is typed and shown in; files stay in °C and metres */
+  units: z.strictObject({ temperature: z.enum(['°C', '°F']), length: z.enum(['m', 'in']) }).optional(),
   /** what a new card starts from where nobody says otherwise */
   defaults: z
     .strictObject({

@@ -1,4 +1,5 @@
 import type { Quantity } from '../document'
+import { plainUnits, shownStep, shownValue, type ShownUnits } from './shownUnits'
 
 const signs: Record<Quantity, string> = {
   resistance: 'Ω',
@@ -31,6 +32,8 @@ export interface FormatOptions {
   /** what the last digit shown stands for, in SI units; without it four significant digits are shown */
   resolution?: number
   decimalComma?: boolean
+  /** the units of the shop, where they are not °C and metres */
+  units?: ShownUnits
 }
 
 /** A figure taken apart for display: the digits, and the prefix with the unit sign. */
@@ -44,14 +47,18 @@ export interface FormattedFigure {
  * @param value in SI units; ±Infinity and NaN are written as `∞`, `−∞` and `?`
  */
 export function formatParts(value: number, quantity: Quantity, options: FormatOptions = {}): FormattedFigure {
-  const sign = signs[quantity]
+  const units = options.units ?? plainUnits
+  const sign = quantity === 'temperature' || quantity === 'length' ? units[quantity] : signs[quantity]
   if (Number.isNaN(value)) return { digits: '?', unit: sign }
   if (!Number.isFinite(value)) return { digits: value < 0 ? '−∞' : '∞', unit: sign }
-  const scaled = scaleFor(value, quantity, options.resolution)
+  const inches = quantity === 'length' && units.length === 'in'
+  const scaled: [number, string] = inches ? [0, ''] : scaleFor(value, quantity, options.resolution)
   const power = scaled[0]
-  const size = value / 10 ** power
+  const size = shownValue(value, quantity, units) / 10 ** power
   const decimals =
-    options.resolution === undefined ? significantDecimals(size) : decimalsFor(options.resolution / 10 ** power)
+    options.resolution === undefined
+      ? significantDecimals(size)
+      : decimalsFor(shownStep(options.resolution, quantity, units) / 10 ** power)
   const text = size.toFixed(Math.min(decimals, 12)).replace('-', '−')
   return { digits: options.decimalComma ? text.replace('.', ',') : text, unit: scaled[1] + sign }
 }

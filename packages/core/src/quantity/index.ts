@@ -1,4 +1,5 @@
 export { parseReading, type ParsedReading, type ReadingProblem, type ReadingText } from './parseReading'
+export { plainUnits, withUnit, type ShownUnits } from './shownUnits'
 export { unitSlip } from './unitSlip'
 export {
   formatBound,
