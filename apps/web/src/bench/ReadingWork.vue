@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { runState, unitSign, type Evaluation } from '@sure-spool/core'
+import { runState, sideOf, unitSign, type Evaluation } from '@sure-spool/core'
 import { computed } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import PlugFace from '../parts/PlugFace.vue'
@@ -7,8 +7,8 @@ import ReadingRuler from '../parts/ReadingRuler.vue'
 import { heldWords, holdPlug } from '../parts/plugLayout'
 import { useHold } from '../parts/useHold'
 import VerdictMark from '../parts/VerdictMark.vue'
-import { sideOf } from '@sure-spool/core'
 import { useBench } from '../store/bench'
+import { conditionWords } from '../words/conditions'
 import { takenParts, useFigures } from '../words/figures'
 import { verdictWords } from '../words/kinds'
 import { placeQuantity, takenAt } from '../words/points'
@@ -146,14 +146,16 @@ const instruction = computed(() => {
   const { check, meter } = bench
   if (!check) return ''
   const lines = []
-  if (bench.quantity === 'voltage')
-    lines.push(`AC volts${check.check.conditions?.rpm ? ` at ${check.check.conditions.rpm} rpm` : ''}.`)
+  if (check.check.kind === 'ac-output') lines.push('AC volts.')
+  else if (check.check.kind === 'dc-output') lines.push('DC volts.')
   else if (meter?.ranging === 'hand') lines.push(`On ${bench.rangeAsked}.`)
   else lines.push(`On ${bench.rangeAsked || 'ohms'} or auto.`)
   const place = placeQuantity(check.check)
   if (place === 'length') lines.push('Type the ohms, then @ and the length: 2.31k @ 0.41.')
   else if (place !== undefined) lines.push('Another place: type it behind an @.')
   if (check.check.kind === 'insulation') lines.push('Type the volts with the ohms: 500V 2.1G.')
+  const under = bench.run ? conditionWords(bench.run.card, check.check.conditions, figures).join(', ') : ''
+  if (under !== '') lines.push(`${under.charAt(0).toUpperCase()}${under.slice(1)}.`)
   if (check.check.how?.either) lines.push('Leads may be swapped.')
   if (check.check.how?.note) lines.push(check.check.how.note)
   else if (check.toFrame) lines.push('Bare metal, not paint.')

@@ -99,7 +99,7 @@ const plain: Partial<Record<Step['kind'], string>> = {
   background: none;
   border-width: 0 0 2px;
 }
-h1.title.long {
+.title.long {
   font-size: 34px;
 }
 @media (max-width: 1100px) {

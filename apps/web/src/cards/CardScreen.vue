@@ -12,6 +12,7 @@ import { keepCard } from '../store/cardCopies'
 import { readCopy, keepCopy } from '../store/kept'
 import { newId } from '../store/ids'
 import { useFigures } from '../words/figures'
+import { conditionWords } from '../words/conditions'
 import { familyWords, gradeWords } from '../words/kinds'
 import { pairLabel } from '../words/points'
 import CardSide from './CardSide.vue'
@@ -171,8 +172,10 @@ useKeys((event) => {
       <div v-for="row in rows" :key="row.id" class="check">
         <p class="what">
           <strong>{{ row.label }}</strong><small
-            >{{ row.points }}<template v-if="row.conditions?.rpm">, at {{ row.conditions.rpm }} rpm</template
-            ><template v-if="row.conditions?.state">, {{ row.conditions.state.join(', ') }}</template></small
+            >{{ row.points
+            }}<template v-for="words in conditionWords(card, row.conditions, figures)" :key="words"
+              >, {{ words }}</template
+            ></small
           >
         </p>
         <div class="limits">

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { freeId, quantityOf, type Check, type CheckKind, type Conditions } from '@sure-spool/core'
+import { freeId, quantityOf, type Check, type CheckKind, type Quantity } from '@sure-spool/core'
 import { computed, nextTick, ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import { kindWords } from '../words/kinds'
-import FigureField from '../fields/FigureField.vue'
+import { placeQuantity } from '../words/points'
+import NumberField from '../fields/NumberField.vue'
+import ConditionsPart from './ConditionsPart.vue'
 import LimitRows from './LimitRows.vue'
 import OnlyFor from './OnlyFor.vue'
-import { useWriting, setOnly, withoutCheck } from './parts'
+import { setOptional, useEdit, useWriting, withoutCheck } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 import WherePart from './WherePart.vue'
@@ -15,14 +17,7 @@ import { placeOf, wheresOf } from './wheres'
 /** What is measured, where, under which conditions, and what it should read. */
 const { card, change } = useWriting()
 const kinds = (Object.keys(kindWords) as CheckKind[]).map((value) => ({ value, label: kindWords[value] }))
-const edit = (id: string, make: (check: Check) => void, field?: string) =>
-  change(
-    (one) => {
-      const check = one.checks.find((each) => each.id === id)
-      if (check) make(check)
-    },
-    field === undefined ? undefined : `${id}.${field}`,
-  )
+const edit = useEdit('checks')
 
 function setKind(id: string, kind: CheckKind | ''): void {
   if (kind === '') return
@@ -35,62 +30,47 @@ function setKind(id: string, kind: CheckKind | ''): void {
     check.at = placeOf(same ?? usual, one.terminals, check.at)
     check.limits = []
     delete check.quantity
+    delete check.x
     if (kind === 'per-length') check.items ??= 4
     else delete check.items
   })
 }
 
-/** Conditions that a kind of check can have. */
-const asks = (kind: CheckKind): ('volts' | 'rpm' | 'hertz' | 'testVolts')[] => {
-  if (kind === 'insulation') return ['testVolts']
-  if (kind === 'ac-output' || kind === 'dc-output') return ['rpm']
-  if (kind === 'current' || kind === 'lamp') return ['volts']
-  return kind === 'inductance' || kind === 'response' ? ['hertz'] : []
-}
-const conditionLabels = { volts: 'at volts', rpm: 'at rpm', hertz: 'at hertz', testVolts: 'test volts' }
-const quantities = { volts: 'voltage', rpm: 'speed', hertz: 'frequency', testVolts: 'voltage' } as const
-const setCondition = (id: string, key: 'volts' | 'rpm' | 'hertz' | 'testVolts', value: number | undefined) =>
+/** How it is done: the range to set, whether the leads may change places, a line of words. */
+const setHow = <K extends keyof NonNullable<Check['how']>>(id: string, key: K, value: NonNullable<Check['how']>[K]) =>
   edit(
     id,
     (check) => {
-      const conditions: Conditions = { ...check.conditions }
-      if (value === undefined) delete conditions[key]
-      else conditions[key] = value
-      if (Object.keys(conditions).length > 0) check.conditions = conditions
-      else delete check.conditions
+      const how = { ...check.how }
+      setOptional(how, key, value === false ? undefined : value)
+      if (Object.keys(how).length > 0) check.how = how
+      else delete check.how
     },
     key,
   )
-const setState = (id: string, text: string) =>
-  edit(
-    id,
-    (check) => {
-      const state = text
-        .split(';')
-        .map((one) => one.trim())
-        .filter((one) => one !== '')
-      const { state: _before, ...rest } = check.conditions ?? {}
-      if (state.length > 0) check.conditions = { ...rest, state }
-      else if (Object.keys(rest).length > 0) check.conditions = rest
-      else delete check.conditions
-    },
-    'state',
-  )
-const setItems = (id: string, text: string) => {
-  const value = Number(text)
-  if (Number.isInteger(value) && value >= 1 && value <= 1000) edit(id, (check) => (check.items = value), 'items')
+const quantityWords: Partial<Record<Quantity, string>> = {
+  resistance: 'ohms',
+  current: 'amperes',
+  voltage: 'volts',
+  inductance: 'henry',
+  field: 'tesla',
+  gain: 'decibel',
+  length: 'length',
+  temperature: 'temperature',
+  position: 'place, a bare number',
+  frequency: 'frequency',
 }
-const setNote = (id: string, note: string) =>
-  edit(
-    id,
-    (check) => {
-      const { note: _before, ...rest } = check.how ?? {}
-      if (note !== '') check.how = { ...rest, note }
-      else if (Object.keys(rest).length > 0) check.how = rest
-      else delete check.how
-    },
-    'note',
-  )
+const asOptions = (of: Quantity[]) => of.map((value) => ({ value, label: quantityWords[value] ?? value }))
+/** What a kind may be read in, and what its second place may be, where the kind leaves it open. */
+const readIn: Partial<Record<CheckKind, Quantity[]>> = {
+  bars: ['resistance', 'current', 'voltage'],
+  curve: ['resistance', 'voltage'],
+  response: ['gain', 'voltage'],
+}
+const over: Partial<Record<CheckKind, Quantity[]>> = {
+  curve: ['position', 'temperature', 'length'],
+  response: ['frequency'],
+}
 
 /** The next thing that nobody checks yet: a winding without a check, then all terminals to the frame. */
 const wanting = computed(() => {
@@ -163,33 +143,57 @@ const move = (id: string, by: 1 | -1) =>
           @update:model-value="setKind(check.id, $event)"
         />
         <WherePart :card="card()" :check="check" @put="(at) => edit(check.id, (one) => (one.at = at))" />
-        <FigureField
-          v-for="key in asks(check.kind)"
-          :key="key"
-          :label="conditionLabels[key]"
-          :quantity="quantities[key]"
-          :model-value="check.conditions?.[key]"
-          @update:model-value="setCondition(check.id, key, $event)"
+        <PickField
+          v-if="readIn[check.kind]"
+          label="read in"
+          :model-value="quantityOf(check) ?? ''"
+          :options="asOptions(readIn[check.kind] ?? [])"
+          @update:model-value="edit(check.id, (one) => setOptional(one, 'quantity', $event || undefined))"
         />
-        <TextField
+        <PickField
+          v-if="over[check.kind]"
+          label="over"
+          :model-value="placeQuantity(check) ?? ''"
+          :options="asOptions(over[check.kind] ?? [])"
+          @update:model-value="edit(check.id, (one) => setOptional(one, 'x', $event || undefined))"
+        />
+        <NumberField
           v-if="check.kind === 'per-length'"
           label="how many"
-          :model-value="String(check.items ?? '')"
-          @update:model-value="setItems(check.id, $event)"
+          whole
+          :min="1"
+          :max="1000"
+          :model-value="check.items"
+          @update:model-value="edit(check.id, (one) => setOptional(one, 'items', $event), 'items')"
         />
-        <TextField
+        <ConditionsPart
           v-if="check.kind !== 'look'"
-          label="in what state"
-          placeholder="flexed"
-          :model-value="check.conditions?.state?.join('; ') ?? ''"
-          @update:model-value="setState(check.id, $event)"
+          :card="card()"
+          :check="check"
+          @edit="(make, field) => edit(check.id, make, field)"
         />
-        <TextField
-          v-if="check.kind !== 'look'"
-          label="how, in a line"
-          :model-value="check.how?.note ?? ''"
-          @update:model-value="setNote(check.id, $event)"
-        />
+        <template v-if="check.kind !== 'look'">
+          <TextField
+            label="on range"
+            placeholder="200 Ω"
+            :model-value="check.how?.range ?? ''"
+            @update:model-value="setHow(check.id, 'range', $event)"
+          />
+          <TextField
+            class="two"
+            label="how, in a line"
+            :model-value="check.how?.note ?? ''"
+            @update:model-value="setHow(check.id, 'note', $event)"
+          />
+          <label class="tick"
+            ><input
+              type="checkbox"
+              :checked="check.how?.either === true"
+              @change="setHow(check.id, 'either', check.how?.either !== true)"
+            />
+            leads may be swapped</label
+          >
+        </template>
       </div>
       <LimitRows
         v-if="check.kind !== 'look'"
@@ -206,7 +210,7 @@ const move = (id: string, by: 1 | -1) =>
           />
           a part is not done without it</label
         >
-        <OnlyFor :only="check.only" @set="(only) => edit(check.id, (one) => setOnly(one, only))" />
+        <OnlyFor :only="check.only" @set="(only) => edit(check.id, (one) => setOptional(one, 'only', only))" />
         <KeyButton quiet label="up" :disabled="i === 0" @press="move(check.id, -1)" />
         <KeyButton quiet label="down" :disabled="i === card().checks.length - 1" @press="move(check.id, 1)" />
         <KeyButton quiet label="take off" @press="change((one) => withoutCheck(one, check.id))" />

@@ -1,32 +1,19 @@
 <script setup lang="ts">
+import TickList from '../fields/TickList.vue'
 import { useWriting } from './parts'
 
 /** Which variants a plug or a check is for; all of them where none is named. */
-const props = defineProps<{ only: string[] | undefined }>()
-const emit = defineEmits<{ set: [only: string[] | undefined] }>()
+defineProps<{ only: string[] | undefined }>()
+defineEmits<{ set: [only: string[] | undefined] }>()
 const { card } = useWriting()
-function toggle(id: string): void {
-  const now = props.only ?? []
-  const next = now.includes(id) ? now.filter((one) => one !== id) : [...now, id]
-  emit('set', next.length > 0 ? next : undefined)
-}
 </script>
 
 <template>
-  <span v-if="card().variants.length > 0" class="only">
-    <span class="muted">only for</span>
-    <label v-for="variant in card().variants" :key="variant.id" class="tick"
-      ><input type="checkbox" :checked="only?.includes(variant.id) ?? false" @change="toggle(variant.id)" />
-      {{ variant.label }}</label
-    >
-  </span>
+  <TickList
+    v-if="card().variants.length > 0"
+    label="only for"
+    :model-value="only ?? []"
+    :options="card().variants.map(({ id, label }) => ({ value: id, label }))"
+    @update:model-value="$emit('set', $event)"
+  />
 </template>
-
-<style scoped>
-.only {
-  display: inline-flex;
-  gap: 4px 14px;
-  flex-wrap: wrap;
-  align-items: center;
-}
-</style>

@@ -2,11 +2,12 @@
 import { freeId, type Plug, type PlugShape, type Side } from '@sure-spool/core'
 import { ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
-import { setOnly, useWriting } from './parts'
+import { setOptional, useEdit, useWriting } from './parts'
 import PickField from '../fields/PickField.vue'
 import OnlyFor from './OnlyFor.vue'
 import PlugAsk from './PlugAsk.vue'
 import PlugGrid from './PlugGrid.vue'
+import NumberField from '../fields/NumberField.vue'
 import TextField from '../fields/TextField.vue'
 
 /** The plugs, drawn as one goes: shape, key, and which terminal sits where. */
@@ -33,14 +34,7 @@ const contacts = [
   { value: 'female' as const, label: 'sockets' },
   { value: 'male' as const, label: 'pins' },
 ]
-const edit = (id: string, make: (plug: Plug) => void, field?: string) =>
-  change(
-    (one) => {
-      const plug = one.plugs.find((each) => each.id === id)
-      if (plug) make(plug)
-    },
-    field === undefined ? undefined : `${id}.${field}`,
-  )
+const edit = useEdit('plugs')
 
 const sizeOf = ({ size }: Plug) =>
   'count' in size ? { columns: size.count, rows: 1 } : { columns: size.columns, rows: size.rows }
@@ -54,14 +48,11 @@ function resize(plug: Plug, columns: number, rows: number): void {
     return before.get(at.join()) ?? { at, terminal: null }
   })
 }
-const setSize = (id: string, which: 'columns' | 'rows', text: string) => {
-  const value = Number(text)
-  if (!Number.isInteger(value) || value < 1 || value > 40) return
+const setSize = (id: string, which: 'columns' | 'rows', value: number) =>
   edit(id, (plug) => {
     const size = { ...sizeOf(plug), [which]: value }
     resize(plug, size.columns, size.rows)
   })
-}
 const setShape = (id: string, shape: PlugShape | '') =>
   shape !== '' &&
   edit(id, (plug) => {
@@ -119,15 +110,15 @@ function add(): void {
           :options="shapes"
           @update:model-value="setShape(plug.id, $event)"
         />
-        <TextField
-          label="columns"
-          :model-value="String(sizeOf(plug).columns)"
-          @update:model-value="setSize(plug.id, 'columns', $event)"
-        />
-        <TextField
-          label="rows"
-          :model-value="String(sizeOf(plug).rows)"
-          @update:model-value="setSize(plug.id, 'rows', $event)"
+        <NumberField
+          v-for="which in ['columns', 'rows'] as const"
+          :key="which"
+          :label="which"
+          whole
+          :min="1"
+          :max="40"
+          :model-value="sizeOf(plug)[which]"
+          @update:model-value="setSize(plug.id, which, $event ?? 1)"
         />
         <PickField
           label="key"
@@ -153,10 +144,17 @@ function add(): void {
           :options="contacts"
           @update:model-value="setGender(plug.id, $event)"
         />
+        <TextField
+          class="wide"
+          label="what one needs to reach it, if anything"
+          placeholder="2 mm plug pin: the sockets are shrouded"
+          :model-value="plug.adaptor ?? ''"
+          @update:model-value="edit(plug.id, (one) => setOptional(one, 'adaptor', $event), 'adaptor')"
+        />
       </div>
       <PlugGrid :card="card()" :plug="plug" @put="(at, terminal) => put(plug.id, at, terminal)" />
       <p class="adds">
-        <OnlyFor :only="plug.only" @set="(only) => edit(plug.id, (one) => setOnly(one, only))" />
+        <OnlyFor :only="plug.only" @set="(only) => edit(plug.id, (one) => setOptional(one, 'only', only))" />
         <KeyButton label="check it against the plug in hand" @press="asked = asked === plug.id ? '' : plug.id" />
         <KeyButton
           quiet

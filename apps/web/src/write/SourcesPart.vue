@@ -1,31 +1,15 @@
 <script setup lang="ts">
-import { freeId, type Grade, type Source } from '@sure-spool/core'
+import { freeId, type Grade } from '@sure-spool/core'
 import KeyButton from '../parts/KeyButton.vue'
 import { gradeWords } from '../words/kinds'
-import { useWriting, withoutSource } from './parts'
+import { setOptional, useEdit, useWriting, withoutSource } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 
 /** Who says so, and how good their word is. */
 const { card, change } = useWriting()
 const grades = (Object.keys(gradeWords) as Grade[]).map((value) => ({ value, label: gradeWords[value] }))
-const edit = (id: string, make: (source: Source) => void, field?: string) =>
-  change(
-    (one) => {
-      const source = one.sources.find((each) => each.id === id)
-      if (source) make(source)
-    },
-    field === undefined ? undefined : `${id}.${field}`,
-  )
-const setOptional = (id: string, key: 'note' | 'date', text: string) =>
-  edit(
-    id,
-    (source) => {
-      if (text === '') delete source[key]
-      else source[key] = text
-    },
-    key,
-  )
+const edit = useEdit('sources')
 const add = () =>
   change(
     (one) =>
@@ -53,12 +37,12 @@ const rests = (id: string) =>
       <TextField
         label="day, as 2026-03-02"
         :model-value="source.date ?? ''"
-        @update:model-value="setOptional(source.id, 'date', $event)"
+        @update:model-value="edit(source.id, (one) => setOptional(one, 'date', $event), 'date')"
       />
       <TextField
         label="note"
         :model-value="source.note ?? ''"
-        @update:model-value="setOptional(source.id, 'note', $event)"
+        @update:model-value="edit(source.id, (one) => setOptional(one, 'note', $event), 'note')"
       />
       <KeyButton
         quiet

@@ -2,7 +2,7 @@
 import { freeId, colours, type Colour, type Terminal } from '@sure-spool/core'
 import { computed, nextTick, ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
-import { useWriting, withoutTerminal } from './parts'
+import { setOptional, useEdit, useWriting, withoutTerminal } from './parts'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 
@@ -30,14 +30,7 @@ async function add(): Promise<void> {
   const fields = list.value?.querySelectorAll<HTMLInputElement>('[data-name] input')
   fields?.[fields.length - 1]?.focus()
 }
-const edit = (id: string, make: (terminal: Terminal) => void, field?: string) =>
-  change(
-    (one) => {
-      const terminal = one.terminals.find((each) => each.id === id)
-      if (terminal) make(terminal)
-    },
-    field === undefined ? undefined : `${id}.${field}`,
-  )
+const edit = useEdit('terminals')
 
 /** A colour typed as the name is the wire's colour too: `violet/white`. */
 function setLabel(id: string, text: string): void {
@@ -64,11 +57,6 @@ const setWire = (id: string, base: Colour | '', tracer: Colour | '') =>
   edit(id, (terminal) => {
     if (base === '') delete terminal.wire
     else terminal.wire = { base, ...(tracer === '' ? {} : { tracer }) }
-  })
-const setPart = (id: string, part: NonNullable<Terminal['part']> | '') =>
-  edit(id, (terminal) => {
-    if (part === '') delete terminal.part
-    else terminal.part = part
   })
 const setAliases = (id: string, text: string) =>
   edit(
@@ -119,7 +107,7 @@ const setFrame = (has: boolean) =>
         label="it is"
         :model-value="terminal.part ?? ''"
         :options="kinds"
-        @update:model-value="setPart(terminal.id, $event)"
+        @update:model-value="edit(terminal.id, (one) => setOptional(one, 'part', $event || undefined))"
       />
       <KeyButton quiet label="take off" @press="change((one) => withoutTerminal(one, terminal.id))" />
     </div>

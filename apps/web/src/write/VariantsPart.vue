@@ -2,15 +2,11 @@
 import { freeId } from '@sure-spool/core'
 import TextField from '../fields/TextField.vue'
 import KeyButton from '../parts/KeyButton.vue'
-import { useWriting, withoutVariant } from './parts'
+import { useEdit, useWriting, withoutVariant } from './parts'
 
 /** One model in several makes: another plug, another year. Plugs and checks may then be for some of them only. */
 const { card, change } = useWriting()
-const setLabel = (id: string, label: string) =>
-  change((one) => {
-    const variant = one.variants.find((each) => each.id === id)
-    if (variant) variant.label = label
-  }, `${id}.label`)
+const edit = useEdit('variants')
 const add = () =>
   change(
     (one) => void one.variants.push({ id: freeId('v', one.variants), label: `variant ${one.variants.length + 1}` }),
@@ -20,7 +16,11 @@ const add = () =>
 <template>
   <div class="rows">
     <div v-for="variant in card().variants" :key="variant.id" class="row variant">
-      <TextField label="variant" :model-value="variant.label" @update:model-value="setLabel(variant.id, $event)" />
+      <TextField
+        label="variant"
+        :model-value="variant.label"
+        @update:model-value="edit(variant.id, (one) => (one.label = $event), 'label')"
+      />
       <KeyButton quiet label="take off" @press="change((one) => withoutVariant(one, variant.id))" />
     </div>
     <p class="adds">

@@ -2,8 +2,10 @@
 import type { At, Card, Check } from '@sure-spool/core'
 import { computed } from 'vue'
 import { terminalLabel } from '../words/points'
+import NumberField from '../fields/NumberField.vue'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
+import TickList from '../fields/TickList.vue'
 import { placeOf, whereOf, wheresOf, type Where } from './wheres'
 
 /** Where a check is taken: a pair, each of several to one, between several, bar to bar, or a place. */
@@ -28,14 +30,9 @@ function setEnd(which: 0 | 1, id: string): void {
   pair[which] = id
   emit('put', { pair })
 }
-function toggle(id: string): void {
-  const next = several.value.includes(id) ? several.value.filter((one) => one !== id) : [...several.value, id]
+function setSeveral(next: string[]): void {
   if ('each' in at.value && next.length > 0) emit('put', { each: next, to: at.value.to })
   if ('among' in at.value && next.length > 1) emit('put', { among: next })
-}
-const setRing = (text: string) => {
-  const ring = Number(text)
-  if (Number.isInteger(ring) && ring >= 2 && ring <= 1000) emit('put', { ring })
 }
 </script>
 
@@ -51,12 +48,14 @@ const setRing = (text: string) => {
     <PickField label="from" :model-value="at.pair[0]" :options="ends" @update:model-value="setEnd(0, $event)" />
     <PickField label="to" :model-value="at.pair[1]" :options="ends" @update:model-value="setEnd(1, $event)" />
   </template>
-  <fieldset v-else-if="'each' in at || 'among' in at" class="several wide">
-    <legend>{{ 'each' in at ? 'each of' : 'between' }}</legend>
-    <label v-for="one in ends.filter(({ value }) => value !== 'frame' || 'among' in at)" :key="one.value" class="tick"
-      ><input type="checkbox" :checked="several.includes(one.value)" @change="toggle(one.value)" />
-      {{ one.label }}</label
-    >
+  <TickList
+    v-else-if="'each' in at || 'among' in at"
+    class="wide"
+    :label="'each' in at ? 'each of' : 'between'"
+    :model-value="several"
+    :options="ends.filter(({ value }) => value !== 'frame' || 'among' in at)"
+    @update:model-value="setSeveral"
+  >
     <PickField
       v-if="'each' in at"
       label="to"
@@ -64,28 +63,15 @@ const setRing = (text: string) => {
       :options="ends"
       @update:model-value="$event && 'each' in at && emit('put', { each: at.each, to: $event })"
     />
-  </fieldset>
-  <TextField
+  </TickList>
+  <NumberField
     v-else-if="'ring' in at"
     label="how many bars"
-    :model-value="String(at.ring)"
-    @update:model-value="setRing"
+    whole
+    :min="2"
+    :max="1000"
+    :model-value="at.ring"
+    @update:model-value="$event !== undefined && emit('put', { ring: $event })"
   />
   <TextField v-else label="at" :model-value="at.place" @update:model-value="emit('put', { place: $event })" />
 </template>
-
-<style scoped>
-.several {
-  display: flex;
-  gap: 4px 16px;
-  flex-wrap: wrap;
-  align-items: end;
-  border: 1px solid var(--hairline);
-  padding: 4px 12px 8px;
-  margin: 0;
-}
-legend {
-  font-size: 15px;
-  color: var(--muted);
-}
-</style>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { freeId, type Winding } from '@sure-spool/core'
+import { freeId } from '@sure-spool/core'
 import { computed } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
 import FigureField from '../fields/FigureField.vue'
-import { useWriting, withoutWinding } from './parts'
+import { setOptional, useEdit, useWriting, withoutWinding } from './parts'
+import NumberField from '../fields/NumberField.vue'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
 
@@ -19,33 +20,9 @@ const cores = computed(() => {
     ...[...new Set([...used, next])].map((value) => ({ value, label: `core ${value.replace(/^c/, '')}` })),
   ]
 })
-const edit = (id: string, make: (winding: Winding) => void, field?: string) =>
-  change(
-    (one) => {
-      const winding = one.windings.find((each) => each.id === id)
-      if (winding) make(winding)
-    },
-    field === undefined ? undefined : `${id}.${field}`,
-  )
+const edit = useEdit('windings')
 const setOhms = (id: string, ohms: number | undefined) =>
-  edit(
-    id,
-    (winding) => {
-      if (ohms === undefined || ohms <= 0) delete winding.ohms
-      else winding.ohms = ohms
-    },
-    'ohms',
-  )
-const setPct = (id: string, text: string) => {
-  const value = Number(text.replace(',', '.').replace('%', ''))
-  if (text.trim() === '') edit(id, (winding) => delete winding.tolerancePct, 'pct')
-  else if (value >= 0 && value <= 1000) edit(id, (winding) => (winding.tolerancePct = value), 'pct')
-}
-const setCore = (id: string, core: string) =>
-  edit(id, (winding) => {
-    if (core === '') delete winding.core
-    else winding.core = core
-  })
+  edit(id, (winding) => setOptional(winding, 'ohms', ohms !== undefined && ohms > 0 ? ohms : undefined), 'ohms')
 function add(): void {
   change((one) => {
     const terminals = one.terminals.filter(({ id }) => id !== 'frame')
@@ -88,10 +65,13 @@ function add(): void {
         :model-value="winding.ohms"
         @update:model-value="setOhms(winding.id, $event)"
       />
-      <TextField
+      <NumberField
         label="± %"
-        :model-value="winding.tolerancePct === undefined ? '' : String(winding.tolerancePct)"
-        @update:model-value="setPct(winding.id, $event)"
+        optional
+        :min="0"
+        :max="1000"
+        :model-value="winding.tolerancePct"
+        @update:model-value="edit(winding.id, (one) => setOptional(one, 'tolerancePct', $event), 'pct')"
       />
       <PickField
         label="of"
@@ -103,7 +83,7 @@ function add(): void {
         label="on"
         :model-value="winding.core ?? ''"
         :options="cores"
-        @update:model-value="setCore(winding.id, $event)"
+        @update:model-value="edit(winding.id, (one) => setOptional(one, 'core', $event))"
       />
       <KeyButton quiet label="take off" @press="change((one) => withoutWinding(one, winding.id))" />
     </div>

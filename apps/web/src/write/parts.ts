@@ -16,6 +16,34 @@ export function useWriting(): Writing {
   return writing
 }
 
+type Listed = 'terminals' | 'plugs' | 'windings' | 'checks' | 'relations' | 'sources' | 'variants'
+
+/**
+ * Changes one thing of one of the card's lists, found by its id.
+ * @returns the change; its `field` joins what is typed into one field to one step of undo
+ */
+export function useEdit<K extends Listed>(
+  list: K,
+): (id: string, make: (one: Card[K][number]) => void, field?: string) => void {
+  const { change } = useWriting()
+  return (id, make, field) =>
+    change(
+      (card) => {
+        const all: Card[K][number][] = card[list]
+        const one = all.find((each) => each.id === id)
+        if (one) make(one)
+      },
+      field === undefined ? undefined : `${id}.${field}`,
+    )
+}
+
+/** Sets what may be absent: an empty text, an empty list and undefined take it off. */
+export function setOptional<T extends object, K extends keyof T>(one: T, key: K, value: T[K] | undefined): void {
+  const empty = value === undefined || value === '' || (Array.isArray(value) && value.length === 0)
+  if (empty) delete one[key]
+  else one[key] = value
+}
+
 /** Every place of a card that names a terminal, renamed or cut where the terminal goes. */
 export function withoutTerminal(card: Card, id: string): void {
   card.terminals = card.terminals.filter((one) => one.id !== id)
@@ -70,14 +98,9 @@ export function withoutSource(card: Card, id: string): void {
 export function withoutVariant(card: Card, id: string): void {
   card.variants = card.variants.filter((one) => one.id !== id)
   for (const one of [...card.plugs, ...card.checks])
-    setOnly(
+    setOptional(
       one,
+      'only',
       one.only?.filter((each) => each !== id),
     )
-}
-
-/** Says which variants a plug or a check is for: all, where none is left. */
-export function setOnly(one: { only?: string[] }, only: string[] | undefined): void {
-  if (only && only.length > 0) one.only = only
-  else delete one.only
 }
