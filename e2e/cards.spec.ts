@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Locator, Page } from '@playwright/test'
+import type { CardList } from '@sure-spool/contract'
+import type { Card } from '@sure-spool/core'
 import { expect, test } from './world'
 
 /** Goes to the next field until one with this label has the focus: the keyboard alone reaches everything. */
@@ -147,6 +149,66 @@ test('a published card is revised, the two revisions stand side by side, and the
   const today = page.getByRole('region', { name: 'By today’s card' })
   await expect(today).toContainText('revision 2')
   await expect(today).toContainText('what was found then stands')
+})
+
+test('what a card can say beyond figures has a form: conditions, relations by hand, hints on a verdict, care', async ({
+  page,
+  world,
+}) => {
+  const { cards } = await world.get<CardList>('/cards?find=DV-24')
+  const id = cards[0]?.id
+  await page.goto(`${world.address}/cards/${id}`)
+  await page.getByRole('button', { name: 'revise' }).click()
+  const coil = page.locator('#part-checks').getByRole('article', { name: 'coil', exact: true })
+  await coil.getByLabel('under').selectOption('two terminals joined')
+  await coil.getByLabel('to', { exact: true }).last().selectOption('frame')
+  await coil.getByLabel('under').selectOption('a lamp in series')
+  await coil.getByLabel('its watts').fill('21')
+  await coil.getByLabel('under').selectOption('a coil driven, or none')
+  await coil.getByLabel('driven, plus at').selectOption('right blade')
+  await coil.getByLabel('minus at').selectOption('left blade')
+  await coil.getByLabel('under').selectOption('ohms in series')
+  await coil.getByLabel('ohms in series').fill('4.7')
+  await coil.getByLabel('on range').fill('200 Ω')
+  const relations = page.locator('#part-relations')
+  await relations.getByLabel('add by hand').selectOption('like its twin')
+  const twin = relations.getByRole('article', { name: 'like its twin' })
+  await twin.getByLabel('within %').fill('0')
+  await twin.getByLabel('within %').fill('4000')
+  await expect(twin).toContainText('0 to 1000')
+  await twin.getByLabel('within %').fill('4')
+  const hints = page.locator('#part-hints')
+  await hints.getByRole('button', { name: 'add a hint' }).click()
+  const hint = hints.getByRole('article').last()
+  await hint.getByLabel('when').selectOption('coil is outside')
+  await hint.getByLabel('or a place').fill('the connector behind the panel')
+  await hint.getByLabel('in words').fill('green inside the connector')
+  const care = page.locator('#part-care')
+  await care.getByRole('button', { name: 'electronics between two terminals' }).click()
+  await care.getByLabel('and', { exact: true }).selectOption('right blade')
+  await page.locator('#part-plugs').getByLabel('what one needs to reach it').fill('a piercing clip')
+  await expect(page.getByRole('main').getByRole('status')).toHaveText('kept')
+  const card = await world.get<Card>(`/cards/${id}/revisions/2`)
+  expect(card.checks.find((check) => check.id === 'coil')).toMatchObject({
+    how: { range: '200 Ω', either: true },
+    conditions: {
+      joined: [[expect.any(String), 'frame']],
+      lamp: { volts: 12, watts: 21 },
+      drive: { plus: '2', minus: '1' },
+      seriesOhms: 4.7,
+    },
+  })
+  expect(card.relations.at(-1)).toMatchObject({ kind: 'twin', withinPct: 4 })
+  expect(card.hints.at(-1)).toMatchObject({
+    when: { check: 'coil', verdict: 'outside' },
+    suspects: ['coil', 'the connector behind the panel'],
+    text: 'green inside the connector',
+  })
+  expect(card.care.electronicsBetween).toEqual([['1', '2']])
+  expect(card.plugs[0]?.adaptor).toBe('a piercing clip')
+  await page.getByRole('button', { name: 'throw away' }).click()
+  await page.getByRole('button', { name: 'throw it away for good' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cards')
 })
 
 test('a file of figures with errors says row by row what will happen, and only what is whole is taken', async ({

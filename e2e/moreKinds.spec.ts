@@ -46,6 +46,22 @@ test('a charging stator with a weak leg reads right and fails at speed', async (
   expect(state.finding).toBe('fault-found')
 })
 
+test('a charging stator that gives its volts while the battery is not charged: look beyond it', async ({
+  bench,
+  world,
+}) => {
+  await bench.takeIn('60 charging')
+  await bench.prepare()
+  await work(bench, ['.62', '.63', '.625', 'frame', 'OL', '40.8', '41.2', '41.0'])
+  await expect(bench.page.getByText('DC volts. Engine off for an hour.')).toBeVisible()
+  await bench.type('12.61')
+  await expect(bench.page.getByText('DC volts. Loaded with the lamps, at 3000\u2009rpm.')).toBeVisible()
+  await work(bench, ['12.58', '12.58'])
+  const state = await stateOf(bench, world)
+  expect(verdicts(state)).toMatchObject({ volts: 'within', rest: 'within', charge: 'outside' })
+  expect(Object.fromEntries(state.relations.map((one) => [one.id, one.verdict]))).toMatchObject({ r2: 'outside' })
+})
+
 test('a twin-tower coil: kilo typed for ohms is caught, the secondary is open', async ({ bench, world }) => {
   await bench.takeIn('twin-tower')
   await bench.prepare()
@@ -139,6 +155,17 @@ test('a two-coil pickup: one coil half dead, its inductance with it', async ({ b
   const state = await stateOf(bench, world)
   expect(verdicts(state)).toMatchObject({ first: 'within', henries1: 'within', second: 'outside', henries2: 'outside' })
   expect(state.finding).toBe('fault-found')
+})
+
+test('a pickup is heard through its amplifier: support, never the decision', async ({ bench, world }) => {
+  await bench.takeIn('two-coil')
+  await bench.prepare()
+  await work(bench, ['4.36k', '1.11', '4.34k', '1.1', '.4', 'frame', 'OL', 'OL'])
+  await expect(bench.page.getByText('decides nothing by itself')).toBeVisible()
+  await bench.page.getByRole('button', { name: 'one sounds' }).click()
+  const state = await stateOf(bench, world)
+  expect(verdicts(state)).toMatchObject({ first: 'within', second: 'within', heard: 'borderline' })
+  expect(state.finding).not.toBe('fault-found')
 })
 
 test('an inverter compressor is balanced, a single-winding one has one pair', async ({ bench, world }) => {

@@ -161,7 +161,7 @@ const isAssumed = (limit: CardLimit) => limit.assumed === true
 }
 .limit {
   display: grid;
-  grid-template-columns: 1.3fr 0.95fr 0.5fr 1.2fr 1.05fr auto;
+  grid-template-columns: 1.3fr 0.9fr 0.65fr 1.15fr 1fr auto;
   gap: 8px 10px;
   align-items: start;
 }

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import { contradictionsIn } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import fc from 'fast-check'
-import { withoutCheck, withoutSource, withoutTerminal, withoutVariant, withoutWinding } from './parts'
+import { setOptional, withoutCheck, withoutSource, withoutTerminal, withoutVariant, withoutWinding } from './parts'
 
 const cards = ['orrinvale-18-twin', 'wexmoor-changeover-24', 'lanternreed-two-coil', 'brindlecote-c3'].map(
   (name) => JSON.parse(readFileSync(`demo/cards/${name}.json`, 'utf8')) as Card,
@@ -48,4 +48,15 @@ describe('taking something off a card', () => {
     withoutCheck(card, 'low')
     expect(card.relations).toEqual([])
   })
+})
+
+test('what may be absent is taken off by nothing, an empty text or an empty list, and kept by 0 and false', () => {
+  const one: { text?: string; list?: string[]; count?: number; flag?: boolean } = { text: 'a', list: ['a'], count: 1 }
+  setOptional(one, 'text', '')
+  setOptional(one, 'list', [])
+  setOptional(one, 'count', 0)
+  setOptional(one, 'flag', false)
+  expect(one).toEqual({ count: 0, flag: false })
+  setOptional(one, 'count', undefined)
+  expect(one).toEqual({ flag: false })
 })

@@ -1,4 +1,4 @@
-import type { Card } from '@sure-spool/core'
+import { relationChecks, type Card } from '@sure-spool/core'
 import type { InjectionKey } from 'vue'
 import { inject } from 'vue'
 import type { Draft } from './useDraft'
@@ -81,9 +81,7 @@ export function withoutWinding(card: Card, id: string): void {
 
 export function withoutCheck(card: Card, id: string): void {
   card.checks = card.checks.filter((one) => one.id !== id)
-  card.relations = card.relations.filter(
-    (one) => !Object.values(one).some((value) => value === id || (Array.isArray(value) && value.includes(id))),
-  )
+  card.relations = card.relations.filter((one) => !relationChecks(one).includes(id))
   card.hints = card.hints.filter(({ when }) => typeof when === 'string' || when.check !== id)
 }
 

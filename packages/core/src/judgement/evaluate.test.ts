@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { fourWireMeter, knobMeter, pocketMeter, coarseCard, Script, twinCard } from '../testing'
+import { demoCard, fourWireMeter, knobMeter, pocketMeter, coarseCard, Script, twinCard } from '../testing'
 
 const evaluationOf = (script: Script, check: string) =>
   [...script.state().evaluations.values()].findLast((one) => one.check.check.id === check)
@@ -143,5 +143,26 @@ describe('conditions and ranges', () => {
       evaluationOf(new Script(twinCard()).ready().read('low', '280-350', { contact }), 'low')
     expect(spread('tips')).toMatchObject({ verdict: 'none', reason: 'unsteady' })
     expect(spread('clips')).toMatchObject({ verdict: 'outside', reason: 'unsteady' })
+  })
+})
+
+describe('an answer', () => {
+  const said = (answer: string) => {
+    const script = new Script(demoCard('lanternreed-two-coil')).ready(20)
+    const reading = { taken: 'typed', text: answer, decimalComma: false, kind: 'answer', answer } as const
+    return evaluationOf(script.put({ kind: 'reading', check: 'heard', reading }), 'heard')
+  }
+  test('that the shop assumed to be right decides nothing, and says where it leans', () => {
+    expect(said('both sound')).toMatchObject({ verdict: 'borderline', leaning: 'within', reason: 'guess' })
+    expect(said('nothing')).toMatchObject({ verdict: 'borderline', leaning: 'outside', reason: 'guess' })
+  })
+
+  test('that a maker states decides', () => {
+    const card = demoCard('lanternreed-two-coil')
+    const heard = card.checks.find((check) => check.id === 'heard')
+    for (const limit of heard?.limits ?? []) delete limit.assumed
+    const reading = { taken: 'typed', text: 'nothing', decimalComma: false, kind: 'answer', answer: 'nothing' } as const
+    const script = new Script(card).ready(20).put({ kind: 'reading', check: 'heard', reading })
+    expect(evaluationOf(script, 'heard')).toMatchObject({ verdict: 'outside', reason: 'wrong-answer' })
   })
 })

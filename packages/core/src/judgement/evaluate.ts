@@ -120,7 +120,10 @@ function judgeAnswer(base: Evaluation, { answer }: Reading): Evaluation {
   const limit = base.limit?.limit.limit
   if (limit === undefined || limit === 'derived' || limit.kind !== 'answer' || answer === undefined)
     return { ...base, reason: base.check.check.limits.length > 0 && !base.limit ? 'no-limit-for-history' : 'no-limit' }
-  return limit.right.includes(answer)
-    ? { ...base, verdict: 'within', leaning: 'within', conformance: 1 }
-    : { ...base, verdict: 'outside', leaning: 'outside', conformance: 0, reason: 'wrong-answer' }
+  const side = limit.right.includes(answer) ? 'within' : 'outside'
+  // a guess decides nothing, whether it is a figure or what should be seen
+  if (base.limit?.grade === 'guess') return { ...base, verdict: 'borderline', leaning: side, reason: 'guess' }
+  return side === 'within'
+    ? { ...base, verdict: side, leaning: side, conformance: 1 }
+    : { ...base, verdict: side, leaning: side, conformance: 0, reason: 'wrong-answer' }
 }

@@ -84,3 +84,23 @@ describe('what failed a unit before comes first', () => {
     expect(ids(['gone'])).toEqual(ids())
   })
 })
+
+describe('what is driven or run', () => {
+  const charging = stepsOf(demoCard('orrinvale-60-charging')).flatMap((step) =>
+    step.kind === 'reading' && step.group === 'act' ? [step.check] : [],
+  )
+  test('comes set-up by set-up in the card’s order, whatever the clips would save', () => {
+    expect(charging).toEqual(['volts', 'volts', 'volts', 'rest', 'charge'])
+  })
+
+  test('a set-up that comes twice on a card is set up once', () => {
+    const card = demoCard('orrinvale-60-charging')
+    const [rest, charge] = ['rest', 'charge'].map((id) => card.checks.find((check) => check.id === id))
+    if (!rest || !charge) throw new Error('the charging stator has both')
+    card.checks.push({ ...charge, id: 'charge-2', at: { pair: ['U', 'frame'] } }, { ...rest, id: 'rest-2' })
+    const order = stepsOf(card).flatMap((step) => (step.kind === 'reading' && step.group === 'act' ? [step.check] : []))
+    const of = (id: string) => order.indexOf(id)
+    expect(Math.abs(of('charge') - of('charge-2'))).toBe(1)
+    expect(Math.abs(of('rest') - of('rest-2'))).toBe(1)
+  })
+})

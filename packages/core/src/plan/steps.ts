@@ -35,7 +35,8 @@ const answered = new Set(['act', 'lamp'])
 
 /**
  * The ordered steps of a run: meet the part, make safe, leads, windings, ground, does it act, finding. Pairs come in an order
- * that keeps one clip where it is for as long as possible; a whole comes after its parts; what needs power comes last.
+ * that keeps one clip where it is for as long as possible; a whole comes after its parts; what needs power comes last, what one
+ * set-up serves together.
  * @param first checks whose steps come before all other readings: those that failed this unit before
  */
 export function planSteps(prepared: PreparedCard, first: readonly string[] = noneFirst): Step[] {
@@ -85,7 +86,9 @@ function orderSteps(prepared: PreparedCard): Step[] {
     ...(ground.length > 0 ? [{ id: 'frame-proof', kind: 'frame-proof', group: 'ground', cautions: [] } as Step] : []),
     ...placed(ground).map((one) => readingStep(one, 'ground')),
     ...(needsPower ? [{ id: 'supply', kind: 'supply', group: 'act', cautions: [] } as Step] : []),
-    ...placed(acts).map((one) => readingStep(one, 'act', one.check.check.conditions?.rpm === undefined ? [] : atSpeed)),
+    ...setUps(acts)
+      .flatMap(placed)
+      .map((one) => readingStep(one, 'act', one.check.check.conditions?.rpm === undefined ? [] : atSpeed)),
     ...seen.map(({ check }): Step => ({
       id: check.id,
       kind: 'answer',
@@ -96,6 +99,16 @@ function orderSteps(prepared: PreparedCard): Step[] {
     })),
     { id: 'finding', kind: 'finding', group: 'finding', cautions: [] },
   ]
+}
+
+/** What is driven or run in one set-up is read together, the set-ups in the card's order: each costs a change at the part. */
+function setUps(acts: PreparedCheck[]): PreparedCheck[][] {
+  const found = new Map<string, PreparedCheck[]>()
+  for (const one of acts) {
+    const key = JSON.stringify(one.check.conditions ?? {})
+    found.set(key, [...(found.get(key) ?? []), one])
+  }
+  return [...found.values()]
 }
 
 /** A relay's contacts with its coil at rest are ohms like any other. */

@@ -1,5 +1,5 @@
-import type { Card } from '../document'
-import { prepareCard } from '../judgement'
+import type { Card, Relation } from '../document'
+import { prepareCard, relationChecks } from '../judgement'
 import { cardRemarks, type CardRemark } from '../sense'
 
 /** Something a card leaves out; `about` is the id of the terminal, winding, check or source it is about. */
@@ -20,6 +20,8 @@ export interface CardGap {
 }
 
 const ruledByConstruction = new Set<Card['family']>(['compressor', 'relay'])
+/** Relations that judge a reading by themselves; a sum or a ratio only finds that two do not fit. */
+const judging = new Set<Relation['kind']>(['draw', 'twin', 'equal', 'above', 'kind-of-three'])
 const withoutLimit = new Set(['look', 'act', 'pair-matrix', 'three-pins', 'contacts'])
 
 /**
@@ -35,6 +37,7 @@ export function cardGaps(card: Card): { gaps: CardGap[]; remarks: CardRemark[] }
   const touched = new Set(prepared.flatMap(({ check, touches }) => (check.kind === 'look' ? [] : [...touches])))
   const plugged = new Set(card.plugs.flatMap((plug) => plug.cavities.flatMap(({ terminal }) => terminal ?? [])))
   const hasFrame = card.terminals.some(({ id }) => id === 'frame')
+  const related = new Set(card.relations.flatMap((one) => (judging.has(one.kind) ? relationChecks(one) : [])))
   const gaps: CardGap[] = [
     ...(card.name.model.trim() === '' ? [{ id: 'no-name' as const }] : []),
     ...(ruledByConstruction.has(card.family) && card.construction === undefined
@@ -53,7 +56,9 @@ export function cardGaps(card: Card): { gaps: CardGap[]; remarks: CardRemark[] }
     ]),
     ...(read.length === 0 ? [{ id: 'no-check' as const }] : []),
     ...read.flatMap(({ check }): CardGap[] =>
-      check.limits.length === 0 && !withoutLimit.has(check.kind) ? [{ id: 'no-limit', about: check.id }] : [],
+      check.limits.length === 0 && !withoutLimit.has(check.kind) && !related.has(check.id)
+        ? [{ id: 'no-limit', about: check.id }]
+        : [],
     ),
     ...(hasFrame && card.windings.length > 0 && !prepared.some((one) => one.toFrame)
       ? [{ id: 'no-frame-test' as const }]

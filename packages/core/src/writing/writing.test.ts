@@ -85,6 +85,19 @@ describe('what a card leaves out', () => {
       ]),
     )
   })
+
+  test('a reading that a relation judges needs no limit of its own; a sum or a ratio does not judge it', () => {
+    const withoutLimits = (name: string, id: string) => {
+      const card = demoCard(name)
+      card.checks = card.checks.map((check) => (check.id === id ? { ...check, limits: [] } : check))
+      return cardGaps(card)
+        .gaps.filter((gap) => gap.id === 'no-limit')
+        .map((gap) => gap.about)
+    }
+    expect(withoutLimits('duskwater-dv24', 'draw')).toEqual([])
+    expect(withoutLimits('lanternreed-two-coil', 'first')).toEqual([])
+    expect(withoutLimits('orrinvale-18-twin', 'low')).toEqual(['low'])
+  })
 })
 
 describe('relations that follow from the windings', () => {
