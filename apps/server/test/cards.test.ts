@@ -46,6 +46,31 @@ describe('finding a card', () => {
     expect(names(await find({ find: '6-way' }))).toContain('Orrinvale 18 twin')
   })
 
+  test('a wire is one of the card or is not: a wrong one narrows to nothing before it is loosened', async () => {
+    const six = names(await find({ find: 'violet/white 6 way' }))
+    expect(six).toEqual(['Orrinvale 18 twin'])
+    expect(names(await find({ find: 'orrinvale violet/white' }))).toContain('Orrinvale 18 twin')
+    const none = await find({ find: 'orrinvale pink/brown' })
+    expect(none.loosely).toBe(true)
+    expect((await find({ find: 'pink/brown 39 way' })).loosely).toBe(true)
+    expect((await find({ find: '39 way' })).cards).toEqual([])
+  })
+
+  test('a revision with another wire is found by it, and no longer by the old one', async () => {
+    const card = draft({ name: { maker: 'Fernhollow', model: 'other loom', partNumbers: [], fits: [] } })
+    const first = await write(card)
+    await publish(card, first.body.hash)
+    expect(names(await find({ find: 'fernhollow violet/white' }))).toEqual(['Fernhollow other loom'])
+    const next = structuredClone({ ...card, revision: 2 })
+    const violet = next.terminals.find((one) => one.wire?.tracer === 'white')
+    if (!violet) throw new Error('the twin has a violet wire with a white tracer')
+    Object.assign(violet, { label: 'green/red', wire: { base: 'green', tracer: 'red' } })
+    const second = await write(next)
+    await publish(next, second.body.hash)
+    expect(names(await find({ find: 'fernhollow green/red' }))).toEqual(['Fernhollow other loom'])
+    expect((await find({ find: 'fernhollow violet/white' })).loosely).toBe(true)
+  })
+
   test('words that no card holds all of find those that hold some, and it is said', async () => {
     const list = await find({ find: 'duskwater compressor' })
     expect(list.loosely).toBe(true)

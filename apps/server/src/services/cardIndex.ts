@@ -1,7 +1,8 @@
 import {
   indexFigures,
+  marksOf,
   searchFigures,
-  searchText,
+  searchTerms,
   type CardFit,
   type FigureIndex,
   type Findings,
@@ -22,6 +23,9 @@ export interface IndexedCard {
   changedAt: string
 }
 
+/** A quarter of a word's letters may be wrong, two at most; figures are not spelled. */
+const tolerant = (term: string): number | false => (term.length > 3 && !/\d/.test(term) ? 0.25 : false)
+
 /**
  * Published cards in memory, in an order for words and one for figures. Before every answer the database is asked what changed
  * since, so that several servers before one database, and a card just published, are never a step behind.
@@ -34,28 +38,51 @@ class CardIndex {
       field === 'id' ? card.id : ((card.search.words as unknown as Record<string, string>)[field] ?? ''),
     searchOptions: {
       boost: { part: 4, name: 3, fits: 2 },
+      maxFuzzy: 2,
       // two digits are a size, not the beginning of a part number
       prefix: (term) => term.length > (/^\d+$/.test(term) ? 2 : 1),
-      fuzzy: (term) => (term.length > 3 && !/\d/.test(term) ? 0.25 : false),
       combineWith: 'AND',
     },
   })
+  /** the cards that have a mark: a wire by its colours, a count of cavities */
+  private readonly marks = new Map<string, Set<string>>()
   private figures: { index: FigureIndex; cards: IndexedCard[] } | undefined
   private seen = ''
   private refreshing: Promise<void> | undefined
 
   constructor(private readonly database: Database) {}
 
-  /** Cards that hold every word, spelling tolerated; where none does, those that hold some of them. */
+  /**
+   * Cards that have every wire and count of cavities named and hold every other word, spelled otherwise where none has it so;
+   * where none does, those that hold some of it.
+   */
   async byWords(text: string): Promise<{ cards: IndexedCard[]; loosely: boolean }> {
     await this.refresh()
-    const wanted = searchText(text)
-    const strict = this.words.search(wanted)
-    const found = strict.length > 0 ? strict : this.words.search(wanted, { combineWith: 'OR' })
-    return {
-      cards: found.flatMap(({ id }) => this.cards.get(String(id)) ?? []),
-      loosely: strict.length === 0 && found.length > 0,
-    }
+    const { marks, words } = searchTerms(text)
+    const marked = marks.length > 0 ? this.withMarks(marks) : undefined
+    const strict = marked && words === '' ? [...marked] : this.holding(words, marked)
+    if (strict.length > 0) return { cards: this.named(strict), loosely: false }
+    const some = this.words
+      .search([words, ...marks].join(' '), { fuzzy: tolerant, combineWith: 'OR' })
+      .map(({ id }) => String(id))
+    return { cards: this.named(some), loosely: some.length > 0 }
+  }
+
+  private named = (ids: string[]): IndexedCard[] => ids.flatMap((id) => this.cards.get(id) ?? [])
+
+  private withMarks(marks: string[]): Set<string> {
+    const [least = new Set<string>(), ...others] = marks
+      .map((mark) => this.marks.get(mark) ?? new Set<string>())
+      .sort((a, b) => a.size - b.size)
+    return new Set([...least].filter((id) => others.every((one) => one.has(id))))
+  }
+
+  private holding(words: string, among: Set<string> | undefined): string[] {
+    const filter = among && ((found: { id: unknown }) => among.has(String(found.id)))
+    const options = filter ? { filter } : {}
+    const exact = this.words.search(words, options)
+    const found = exact.length > 0 ? exact : this.words.search(words, { ...options, fuzzy: tolerant })
+    return found.map(({ id }) => String(id))
   }
 
   /** Cards that explain the most of what was measured, the best first. */
@@ -87,6 +114,7 @@ class CardIndex {
       .select({ id: cards.id, changedAt: sql<string>`cast(${cards.changedAt} as char)` })
       .from(cards)
       .where(and(isNotNull(cards.published), since))
+      .orderBy(cards.id)
     const fresh = stamps.filter(({ id, changedAt }) => this.cards.get(id)?.changedAt !== changedAt)
     const stampOf = new Map(fresh.map(({ id, changedAt }) => [id, changedAt]))
     for (let from = 0; from < fresh.length; from += 1000)
@@ -115,8 +143,11 @@ class CardIndex {
       const known = search ?? (card && searchOf(card))
       if (!known) continue
       const one = { ...row, search: known, changedAt: stampOf.get(row.id) ?? '' }
-      if (this.cards.has(row.id)) this.words.replace(one)
+      const before = this.cards.get(row.id)
+      if (before) this.words.replace(one)
       else this.words.add(one)
+      for (const mark of before ? marksOf(before.search.words) : []) this.marks.get(mark)?.delete(row.id)
+      for (const mark of marksOf(known.words)) this.marks.set(mark, (this.marks.get(mark) ?? new Set()).add(row.id))
       this.cards.set(row.id, one)
     }
   }

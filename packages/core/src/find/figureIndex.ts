@@ -1,31 +1,42 @@
+import type { Quantity } from '../document'
 import type { CardFigures } from './figuresOf'
-import { compareFits, distance, fitFigures, furthest, mostLeads, type Fit } from './fitFigures'
+import { compareFits, distanceTo, fitFigures, furthest, mostLeads, spreadOf, type Fit } from './fitFigures'
 import type { Findings, Found } from './parseFindings'
 
-/** All figures of many cards in order of size, so that a search looks only at those near enough. */
+/**
+ * All figures of many cards in order of size, so that a search looks only at those near enough. One array a column: a search
+ * goes through thousands of figures and makes no object of any.
+ */
 export interface FigureIndex {
   cards: CardFigures[]
   /** ascending */
   expected: Float64Array
-  /** the card and its figure behind each of `expected` */
+  /** how far one standard uncertainty reaches, as a share */
+  spread: Float64Array
+  /** the place in `quantities` of what each is a figure of */
+  quantity: Uint8Array
+  /** the card behind each of `expected` */
   card: Uint32Array
-  figure: Uint32Array
-  /** the widest limits of all, as a share: how far away a figure can still be near */
+  quantities: Quantity[]
+  /** the widest spread of all: how far away a figure can still be near */
   widest: number
 }
 
 /** Sorts the figures of cards once; the order of the cards is kept in the answers' numbers. */
 export function indexFigures(cards: CardFigures[]): FigureIndex {
   const all = cards.flatMap(({ figures }, card) =>
-    figures.map(({ expected, share }, figure) => ({ expected, share, card, figure })),
+    figures.map((figure) => ({ figure, card, spread: spreadOf(figure) })),
   )
-  all.sort((a, b) => a.expected - b.expected)
+  all.sort((a, b) => a.figure.expected - b.figure.expected)
+  const quantities = [...new Set(all.map(({ figure }) => figure.quantity))]
   return {
     cards,
-    expected: Float64Array.from(all, (one) => one.expected),
+    expected: Float64Array.from(all, ({ figure }) => figure.expected),
+    spread: Float64Array.from(all, ({ spread }) => spread),
+    quantity: Uint8Array.from(all, ({ figure }) => quantities.indexOf(figure.quantity)),
     card: Uint32Array.from(all, (one) => one.card),
-    figure: Uint32Array.from(all, (one) => one.figure),
-    widest: all.reduce((most, { share }) => Math.max(most, share), 0),
+    quantities,
+    widest: all.reduce((most, { spread }) => Math.max(most, spread), 0),
   }
 }
 
@@ -41,16 +52,21 @@ export interface CardFit {
  * @param limit how many answers at most
  */
 export function searchFigures(index: FigureIndex, found: Findings, limit: number): CardFit[] {
-  const explained = new Map<number, { count: number; away: number }>()
+  const count = new Uint32Array(index.cards.length)
+  const away = new Float64Array(index.cards.length)
+  const explained: number[] = []
+  const nearest = new Float64Array(index.cards.length).fill(Infinity)
   for (const measured of found.figures)
-    for (const [card, z] of near(index, measured)) {
-      const before = explained.get(card)
-      explained.set(card, { count: (before?.count ?? 0) + 1, away: (before?.away ?? 0) + z * z })
+    for (const card of near(index, measured, nearest)) {
+      const z = nearest[card] ?? Infinity
+      nearest[card] = Infinity
+      if (count[card] === 0) explained.push(card)
+      count[card] = (count[card] ?? 0) + 1
+      away[card] = (away[card] ?? 0) + z * z
     }
-  return [...explained]
-    .sort(([, a], [, b]) => b.count - a.count || a.away - b.away)
-    .slice(0, Math.max(fewest, wider * limit))
-    .map(([card]) => ({ card, fit: fitFigures(found, index.cards[card] ?? { figures: [], open: false }) }))
+  const better = (a: number, b: number) => (count[b] ?? 0) - (count[a] ?? 0) || (away[a] ?? 0) - (away[b] ?? 0) || a - b
+  return firstOf(explained, Math.max(fewest, wider * limit), better)
+    .map((card) => ({ card, fit: fitFigures(found, index.cards[card] ?? { figures: [], open: false }) }))
     .sort((a, b) => compareFits(a.fit, b.fit) || a.card - b.card)
     .slice(0, limit)
 }
@@ -59,17 +75,42 @@ export function searchFigures(index: FigureIndex, found: Findings, limit: number
 const wider = 4
 const fewest = 100
 
-/** The cards with a figure that this measured one may be, each with its smallest distance. */
-function near({ cards, expected, card, figure, widest }: FigureIndex, measured: Found): Map<number, number> {
-  const reach = Math.exp(furthest * Math.hypot(widest / 2, 0.05))
-  const [from, to] = [(measured.value - mostLeads) / reach, measured.value * reach]
-  const found = new Map<number, number>()
+/** The first `many` of a list in an order, without putting the rest in order too. */
+function firstOf(list: number[], many: number, order: (a: number, b: number) => number): number[] {
+  const first: number[] = []
+  for (const one of list) {
+    if (first.length === many && order(one, first[many - 1] ?? one) >= 0) continue
+    let [low, high] = [0, first.length]
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if (order(first[middle] ?? one, one) <= 0) low = middle + 1
+      else high = middle
+    }
+    first.splice(low, 0, one)
+    if (first.length > many) first.pop()
+  }
+  return first
+}
+
+/**
+ * The cards with a figure that this measured one may be.
+ * @param nearest by card, Infinity before; the smallest distance of each card returned is written into it
+ */
+function near(index: FigureIndex, { value, quantity }: Found, nearest: Float64Array): number[] {
+  const { expected, spread, card, widest } = index
+  const wanted = index.quantities.indexOf(quantity)
+  const reach = Math.exp(furthest * widest)
+  const [from, to] = [(value - mostLeads) / reach, value * reach]
+  const ohms = quantity === 'resistance'
+  const found: number[] = []
   for (let i = firstFrom(expected, from); i < expected.length && (expected[i] ?? Infinity) <= to; i++) {
+    if (index.quantity[i] !== wanted) continue
+    const z = distanceTo(value, expected[i] ?? 0, spread[i] ?? 1, ohms)
     const owner = card[i] ?? 0
-    const one = cards[owner]?.figures[figure[i] ?? 0]
-    if (!one) continue
-    const { z } = distance(measured, one)
-    if (z <= furthest && z < (found.get(owner) ?? Infinity)) found.set(owner, z)
+    const before = nearest[owner] ?? Infinity
+    if (z > furthest || z >= before) continue
+    if (before === Infinity) found.push(owner)
+    nearest[owner] = z
   }
   return found
 }

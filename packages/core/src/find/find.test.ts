@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
@@ -6,7 +7,8 @@ import {
   indexFigures,
   parseFindings,
   searchFigures,
-  searchText,
+  marksOf,
+  searchTerms,
   wordsOf,
   type CardFigure,
 } from '.'
@@ -111,6 +113,26 @@ describe('a card by its words', () => {
     expect(words.wires).toContain('violet/white')
     expect(words.plugs).toBe('6way 5way grid')
     expect(words.part).toBe('18-1140 181140')
-    expect(searchText('stator 6 pin, 3-way')).toBe('stator 6way, 3way')
+    expect(marksOf(words)).toEqual(
+      expect.arrayContaining(['orange', 'violet', 'violet/white', 'grey', 'tan', '6way', '5way']),
+    )
   })
+})
+
+test.each([
+  ['Stator 6 pin, 3-way', ['6way', '3way'], 'stator'],
+  ['violet/white 6 cavities', ['violet/white', '6way'], ''],
+  ['Orrinvale 18', [], 'orrinvale 18'],
+  ['viol', [], 'viol'],
+  ['violet/', [], 'violet/'],
+  ['', [], ''],
+])('%p asks for the marks %j and the words %p', (text, marks, words) => {
+  expect(searchTerms(text)).toEqual({ marks, words })
+})
+
+test('every mark of a card is one that a search for it asks for', () => {
+  for (const card of readdirSync('demo/cards').map((file) => demoCard(file.replace('.json', '')))) {
+    const marks = marksOf(wordsOf(card))
+    expect(searchTerms(marks.join(' '))).toEqual({ marks, words: '' })
+  }
 })

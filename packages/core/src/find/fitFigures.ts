@@ -30,19 +30,31 @@ const meterShare = 0.01
 const leadsCost = 0.5
 
 /**
- * How far a measured figure lies from a card's, in standard uncertainties: half the limits count as two, joined with an unknown
- * temperature and a plain meter (root sum of squares, GUM 5.1.2), on a logarithmic scale.
- * @returns the distance, and the ohms of leads that had to be taken off where only that makes it fit
+ * One standard uncertainty of a card's figure, as a share of it: half the limits count as two, joined with an unknown
+ * temperature and a plain meter (root sum of squares, GUM 5.1.2).
  */
+export const spreadOf = ({ share, metal }: CardFigure): number =>
+  Math.hypot(share / 2, metal ? temperatureShare : 0, meterShare)
+
+/**
+ * How far a measured value lies from an expected one on a logarithmic scale, in standard uncertainties (`spreadOf`). Where
+ * ohms are too many, leads that nobody zeroed may be in them: they are taken off at a price.
+ */
+export function distanceTo(value: number, expected: number, spread: number, ohms: boolean): number {
+  const plain = Math.abs(Math.log(value / expected)) / spread
+  if (!ohms || plain <= 2 || value <= expected) return plain
+  const net = Math.max(value - mostLeads, expected)
+  return Math.min(plain, Math.abs(Math.log(net / expected)) / spread + leadsCost)
+}
+
+/** @returns `distanceTo` of a card's figure, and the ohms of leads that had to be taken off where only that makes it fit */
 export function distance(measured: Found, figure: CardFigure): { z: number; leadsOhms?: number } {
   if (measured.quantity !== figure.quantity) return { z: Infinity }
-  const s = Math.hypot(figure.share / 2, figure.metal ? temperatureShare : 0, meterShare)
-  const plain = Math.abs(Math.log(measured.value / figure.expected)) / s
-  if (figure.quantity !== 'resistance' || plain <= 2) return { z: plain }
-  const leadsOhms = Math.min(mostLeads, measured.value - figure.expected)
-  if (leadsOhms <= 0) return { z: plain }
-  const net = Math.abs(Math.log((measured.value - leadsOhms) / figure.expected)) / s + leadsCost
-  return net < plain ? { z: net, leadsOhms } : { z: plain }
+  const spread = spreadOf(figure)
+  const z = distanceTo(measured.value, figure.expected, spread, figure.quantity === 'resistance')
+  return z < distanceTo(measured.value, figure.expected, spread, false)
+    ? { z, leadsOhms: Math.min(mostLeads, measured.value - figure.expected) }
+    : { z }
 }
 
 /**

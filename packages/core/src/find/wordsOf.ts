@@ -1,4 +1,4 @@
-import type { Card, Plug } from '../document'
+import { colours, type Card, type Plug } from '../document'
 
 /** What a card can be found by in words: its names, what it fits, its wires, and how many ways its plugs have. */
 export interface CardWords {
@@ -36,5 +36,28 @@ const waysOf = ({ size, cavities, shape }: Plug): string => {
 }
 
 /** A search text with its counts of cavities in the one form that cards are kept under: `6 pin`, `6-way` is `6way`. */
-export const searchText = (text: string): string =>
+const searchText = (text: string): string =>
   text.replace(/(\d{1,3})\s*-?\s*(?:ways?|cavit(?:y|ies)|pins?|wires?|holes?|blades?)\b/gi, '$1way')
+
+const colourWords = new Set<string>(colours)
+/** A wire by its colours or a count of cavities: a card has it or has it not, nothing about it is near. */
+const isMark = (word: string): boolean =>
+  /^\d{1,3}way$/.test(word) || word.split('/').every((part) => colourWords.has(part))
+
+/** What of a search text a card must have as it is (`violet/white`, `6way`), and the words that are left. */
+export function searchTerms(text: string): { marks: string[]; words: string } {
+  const all = searchText(text.toLowerCase())
+    .split(/[\s,;]+/)
+    .filter((word) => word !== '')
+  return { marks: all.filter(isMark), words: all.filter((word) => !isMark(word)).join(' ') }
+}
+
+/** The marks of a card, each once: its wires' colours, its plugs' ways, and a colour that is part of its name. */
+export const marksOf = ({ name, wires, plugs }: CardWords): string[] => [
+  ...new Set(
+    `${name} ${wires} ${plugs}`
+      .toLowerCase()
+      .split(/\s+/)
+      .filter((word) => word !== '' && isMark(word)),
+  ),
+]
