@@ -2,6 +2,7 @@ import { figuresOf, wordsOf, type Card } from '@sure-spool/core'
 import type { CardRecord, CardRow } from '@sure-spool/contract'
 import { and, asc, desc, eq, gt, inArray, isNotNull, or, sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
+import { hashOf } from '../canonical'
 import type { Queries } from '../database/connect'
 import { cardRevisions, cards, checkStates, runStates, runs, units, type CardSearch } from '../database/schema'
 
@@ -141,36 +142,32 @@ export async function keepRevision(queries: Queries, card: Card, hash: string, w
 
 const rowsAtOnce = 100
 
-/** Keeps the first revisions of cards that are not here yet, many at a time. */
-export async function insertCards(
-  queries: Queries,
-  many: { card: Card; hash: string }[],
-  written?: Written,
-): Promise<void> {
+/** Keeps the first revisions of cards that are not here yet, many at a time: the next ones are hashed while the last are written. */
+export async function insertCards(queries: Queries, many: Card[], written?: Written): Promise<void> {
+  let writing: Promise<unknown> = Promise.resolve()
   for (let from = 0; from < many.length; from += rowsAtOnce) {
     const some = many.slice(from, from + rowsAtOnce)
-    await queries.insert(cardRevisions).values(
-      some.map(({ card, hash }) => ({
-        card: card.id,
-        revision: card.revision,
-        state: card.state,
-        hash,
-        body: card,
-        ...(written ?? {}),
-      })),
-    )
-    await queries.insert(cards).values(
-      some.map(({ card }) => ({
-        id: card.id,
-        maker: card.name.maker,
-        model: card.name.model,
-        family: card.family,
-        published: card.state === 'published' ? card.revision : null,
-        search: card.state === 'published' ? searchOf(card) : null,
-        changedAt: sql`utc_timestamp(3)`,
-      })),
-    )
+    const revisions = some.map((card) => ({
+      card: card.id,
+      revision: card.revision,
+      state: card.state,
+      hash: hashOf(card),
+      body: card,
+      ...(written ?? {}),
+    }))
+    const heads = some.map((card) => ({
+      id: card.id,
+      maker: card.name.maker,
+      model: card.name.model,
+      family: card.family,
+      published: card.state === 'published' ? card.revision : null,
+      search: card.state === 'published' ? searchOf(card) : null,
+      changedAt: sql`utc_timestamp(3)`,
+    }))
+    await writing
+    writing = Promise.all([queries.insert(cardRevisions).values(revisions), queries.insert(cards).values(heads)])
   }
+  await writing
 }
 
 /** What a published card can be found by. */

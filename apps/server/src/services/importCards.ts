@@ -9,7 +9,6 @@ import { insertCards, keepRevision, stampChanged, type Written } from '../reposi
 import { knownPerson } from './knownPerson'
 
 type Row = ImportedCards['rows'][number]
-type Hashed = { card: Card; hash: string }
 type Resolution = Record<string, 'keep' | 'next'>
 const keyOf = ({ id, revision }: { id: string; revision: number }) => `${id}@${revision}`
 
@@ -60,9 +59,9 @@ async function classify(
   queries: Queries,
   cards: Card[],
   resolve: Resolution,
-): Promise<{ rows: Row[]; fresh: Hashed[] }> {
+): Promise<{ rows: Row[]; fresh: Card[] }> {
   const known = await knownRevisions(queries, [...new Set(cards.map((card) => card.id))])
-  const fresh: Hashed[] = []
+  const fresh: Card[] = []
   const rows = cards.map((card): Row => {
     const row = {
       id: card.id,
@@ -71,31 +70,32 @@ async function classify(
       model: card.name.model,
       state: card.state,
     }
-    const revisions = known.get(card.id) ?? new Map<number, string>()
+    const revisions: Revisions = known.get(card.id) ?? new Map()
     known.set(card.id, revisions)
     const before = revisions.get(card.revision)
-    const hash = hashOf(card)
-    if (before === hash) return { ...row, what: 'same' }
     if (before === undefined) {
       const what = revisions.size === 0 ? 'new' : 'revision'
-      revisions.set(card.revision, hash)
-      fresh.push({ card, hash })
+      revisions.set(card.revision, card)
+      fresh.push(card)
       return { ...row, what }
     }
+    if (hashOf(card) === (typeof before === 'string' ? before : hashOf(before))) return { ...row, what: 'same' }
     const word = resolve[keyOf(card)]
     if (word === undefined) return { ...row, what: 'conflict' }
     if (word === 'keep') return { ...row, what: 'kept' }
     const next: Card = { ...card, revision: Math.max(...revisions.keys()) + 1, state: 'draft' }
-    const nextHash = hashOf(next)
-    revisions.set(next.revision, nextHash)
-    fresh.push({ card: next, hash: nextHash })
+    revisions.set(next.revision, next)
+    fresh.push(next)
     return { ...row, what: 'next', as: next.revision }
   })
   return { rows, fresh }
 }
 
-async function knownRevisions(queries: Queries, ids: string[]): Promise<Map<string, Map<number, string>>> {
-  const known = new Map<string, Map<number, string>>()
+/** A card's revisions: by the hash of what is here, or as the file has them. */
+type Revisions = Map<number, string | Card>
+
+async function knownRevisions(queries: Queries, ids: string[]): Promise<Map<string, Revisions>> {
+  const known = new Map<string, Revisions>()
   for (let from = 0; from < ids.length; from += 1000) {
     const rows = await queries
       .select({ card: cardRevisions.card, revision: cardRevisions.revision, hash: cardRevisions.hash })
@@ -110,9 +110,9 @@ async function knownRevisions(queries: Queries, ids: string[]): Promise<Map<stri
 const quick = 2000
 
 /** Cards that are here already go one by one; all others together. */
-async function keepAll(queries: Queries, cards: Hashed[], written?: Written): Promise<void> {
+async function keepAll(queries: Queries, cards: Card[], written?: Written): Promise<void> {
   const begun = Date.now()
-  const ids = [...new Set(cards.map(({ card }) => card.id))]
+  const ids = [...new Set(cards.map(({ id }) => id))]
   const here = new Set<string>()
   for (let from = 0; from < ids.length; from += 1000) {
     const rows = await queries
@@ -122,12 +122,12 @@ async function keepAll(queries: Queries, cards: Hashed[], written?: Written): Pr
     for (const { id } of rows) here.add(id)
   }
   const times = new Map<string, number>()
-  for (const { card } of cards) times.set(card.id, (times.get(card.id) ?? 0) + 1)
+  for (const { id } of cards) times.set(id, (times.get(id) ?? 0) + 1)
   const several = new Set(ids.filter((id) => here.has(id) || (times.get(id) ?? 0) > 1))
-  for (const { card, hash } of cards) if (several.has(card.id)) await keepRevision(queries, card, hash, written)
+  for (const card of cards) if (several.has(card.id)) await keepRevision(queries, card, hashOf(card), written)
   await insertCards(
     queries,
-    cards.filter(({ card }) => !several.has(card.id)),
+    cards.filter(({ id }) => !several.has(id)),
     written,
   )
   if (Date.now() - begun > quick) await stampChanged(queries, ids)
