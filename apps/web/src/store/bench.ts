@@ -8,17 +8,11 @@ import {
   prepareCard,
   quantityOf,
   rangesFor,
-  readingUncertainty,
-  rangeOf,
   runState,
   setUpRemarks,
-  typedReading,
-  withUnit,
-  type Conditions,
   type Entry,
   type EntryBody,
   type Evaluation,
-  type Instrument,
   type Quantity,
   type Reading,
   type ReadingProblem,
@@ -36,7 +30,8 @@ import { readCard } from './cardCopies'
 import { kept, plain } from './kept'
 import { useOutbox } from './outbox'
 import { useShop } from './shop'
-import { splitPlace } from '../bench/place'
+import { plainEntry, readingEntry, type PlainStep } from '../bench/typedEntries'
+import { useKit } from '../bench/useKit'
 import { playVerdict } from '../bench/sound'
 
 /** What the next reading is for, where it is not simply the step's first. */
@@ -47,8 +42,8 @@ export interface Doing {
   reason: string
 }
 
-const meterKey = 'spool.meter'
-const contactKey = 'spool.contact'
+const plainSteps: string[] = ['temperature', 'leads', 'supply', 'frame-proof'] satisfies PlainStep[]
+const isPlain = (kind: string): kind is PlainStep => plainSteps.includes(kind)
 
 /** The run on the bench: its tape, its state as core computes it, and what is being done. */
 export const useBench = defineStore('bench', () => {
@@ -59,8 +54,7 @@ export const useBench = defineStore('bench', () => {
   /** moved along the path by hand; null follows the run */
   const cursor = ref<string | null>(null)
   const doing = ref<Doing | null>(null)
-  const contact = ref<'tips' | 'clips'>(localStorage.getItem(contactKey) === 'clips' ? 'clips' : 'tips')
-  const meterId = ref(localStorage.getItem(meterKey) ?? '')
+  const { meter, contact, setContact, turnContact, nextMeter } = useKit(() => run.value)
   const channel = 'BroadcastChannel' in window ? new BroadcastChannel('sure-spool') : undefined
   const serverSays = ref<{ count: number; finding: string }>()
 
@@ -68,10 +62,6 @@ export const useBench = defineStore('bench', () => {
   const steps = computed<StepState[]>(() => state.value?.steps ?? [])
   const stepId = computed(() => doing.value?.step ?? cursor.value ?? state.value?.step ?? 'finding')
   const current = computed(() => steps.value.find((one) => one.step.id === stepId.value) ?? steps.value.at(-1))
-  const meter = computed<Instrument | undefined>(() => {
-    const meters = run.value?.instruments ?? []
-    return meters.find((one) => one.id === meterId.value) ?? meters[0]
-  })
   const evaluationOf = (id: string | undefined): Evaluation | undefined =>
     id === undefined ? undefined : state.value?.evaluations.get(id)
   const lastReading = computed(() => {
@@ -242,52 +232,37 @@ export const useBench = defineStore('bench', () => {
     const step = current.value?.step
     if (!step) return null
     if (step.kind === 'reading') return keepReading(text)
-    const of = step.kind === 'temperature' ? 'temperature' : step.kind === 'supply' ? 'voltage' : 'resistance'
-    const { decimalComma, units } = typing()
-    const made = typedReading(withUnit(text, of, units, decimalComma), of, decimalComma)
-    if ('problem' in made) return made.problem
-    const { value, kind } = made.reading
-    if (kind !== 'value' || value === undefined) return 'number'
-    if (step.kind === 'temperature') add(temperatureBody(value))
-    if (step.kind === 'leads') add(leadBody(text, value))
-    if (step.kind === 'supply')
-      add({ kind: 'supply', text, volts: value, u: uncertaintyOf('voltage', value), while: supplyWhile.value })
-    if (step.kind === 'frame-proof')
-      add({
-        kind: 'proof',
-        of: 'same-metal',
-        terminal: 'frame',
-        text,
-        ...(meter.value ? { instrument: meter.value.id } : {}),
-      })
+    if (!isPlain(step.kind)) return null
+    const made = plainEntry(step.kind, text, {
+      ...typing(),
+      meter: meter.value,
+      temperatureFrom: temperatureFrom.value,
+      zeroHow: zeroHow.value,
+      supplyWhile: supplyWhile.value,
+    })
+    if (typeof made === 'string') return made
+    add(made)
     return null
   }
 
-  /** The typed line as a reading of the step that is open: where, with what, under which conditions. */
+  /** The typed line as a reading of the step that is open. */
   function readingOf(text: string, more: ReadingSetting = {}): { reading: Reading } | { problem: ReadingProblem } {
     const step = current.value?.step
     if (!check.value || step?.kind !== 'reading') return { problem: 'number' }
-    const { pair, index, x, drive } = step.point
-    const { conditions } = check.value.check
-    const placed = splitPlace(check.value.check, text, typing(), x ?? lengthOf(index))
-    if ('problem' in placed) return placed
-    const own = drive === undefined ? withoutTestVolts(conditions) : { ...conditions, drive }
-    return typedReading(placed.figure, quantity.value, shop.settings.decimalComma, {
-      ...(meter.value ? { instrument: meter.value.id } : {}),
-      contact: contact.value,
-      ...(pair ? { pair } : {}),
-      ...(index === undefined ? {} : { index }),
-      ...placed.setting,
-      ...(own ? { conditions: own } : {}),
-      ...more,
-    })
-  }
-
-  /** The volts of an insulation reading are its own: what the card asks for is not what stood there. */
-  function withoutTestVolts(conditions: Conditions | undefined): Conditions | undefined {
-    if (conditions?.testVolts === undefined) return conditions
-    const { testVolts: _asked, ...stated } = conditions
-    return Object.keys(stated).length > 0 ? stated : undefined
+    const { point } = step
+    return readingEntry(
+      text,
+      {
+        ...typing(),
+        check: check.value,
+        quantity: quantity.value,
+        point,
+        x: point.x ?? lengthOf(point.index),
+        meter: meter.value,
+        contact: contact.value,
+      },
+      more,
+    )
   }
 
   /** A lead that was measured once keeps its length. */
@@ -328,11 +303,6 @@ export const useBench = defineStore('bench', () => {
   }
 
   const temperatureFrom = ref<'room' | 'measured'>('room')
-  const temperatureBody = (celsius: number): EntryBody =>
-    temperatureFrom.value === 'room'
-      ? { kind: 'temperature', part: 'room', roomC: celsius }
-      : { kind: 'temperature', part: 'measured', partC: celsius }
-
   const supplyWhile = ref<'on' | 'off'>('on')
   const zeroHow = ref<'hardware' | 'subtract'>('hardware')
   watch(
@@ -340,22 +310,6 @@ export const useBench = defineStore('bench', () => {
     (zero) => (zeroHow.value = zero ?? 'hardware'),
     { immediate: true },
   )
-  /** the meter's standard uncertainty of one figure */
-  function uncertaintyOf(of: Quantity, value: number): number {
-    const range = rangeOf(meter.value, of, value)
-    return readingUncertainty({
-      value,
-      resolution: range?.resolution ?? 0.1,
-      ...(range?.percentOfReading === undefined ? {} : { percentOfReading: range.percentOfReading }),
-      ...(range?.counts === undefined ? {} : { counts: range.counts }),
-    }).u
-  }
-  function leadBody(text: string, ohms: number): EntryBody {
-    const shown = zeroHow.value === 'hardware' ? 0 : ohms
-    const u = uncertaintyOf('resistance', shown)
-    return { kind: 'lead-check', instrument: meter.value?.id ?? '', text, ohms: shown, u, how: zeroHow.value }
-  }
-
   /** Takes a reading again: a retake keeps both in the record; what was mistyped is only struck. */
   function takeAgain(entryId: string, mistyped: boolean, reason: string): void {
     const step = steps.value.find((one) => one.entry === entryId)?.step ?? stepOfEntry(entryId)
@@ -376,22 +330,6 @@ export const useBench = defineStore('bench', () => {
     const at = steps.value.findIndex((one) => one.step.id === stepId.value)
     const next = steps.value[Math.min(steps.value.length - 1, Math.max(0, at + by))]
     if (next) goTo(next.step.id)
-  }
-
-  function turnContact(): void {
-    contact.value = contact.value === 'tips' ? 'clips' : 'tips'
-    localStorage.setItem(contactKey, contact.value)
-  }
-
-  function setContact(to: 'tips' | 'clips'): void {
-    if (contact.value !== to) turnContact()
-  }
-
-  function nextMeter(): void {
-    const meters = run.value?.instruments ?? []
-    const at = meters.findIndex((one) => one.id === meter.value?.id)
-    meterId.value = meters[(at + 1) % Math.max(1, meters.length)]?.id ?? ''
-    localStorage.setItem(meterKey, meterId.value)
   }
 
   /** The last entry that stands: what Backspace undoes. */

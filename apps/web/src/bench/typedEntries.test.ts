@@ -1,0 +1,122 @@
+import { describe, expect, test } from '@jest/globals'
+import { plainUnits, prepareCard, textMismatch, type Card } from '@sure-spool/core'
+import { leadsCard, pocketMeter, relayCard, twinCard, valveCard } from '@sure-spool/core/testing'
+import fc from 'fast-check'
+import { plainEntry, readingEntry, uncertaintyOf, type PlainSetting, type ReadingPlace } from './typedEntries'
+
+const setting: PlainSetting = {
+  decimalComma: false,
+  units: plainUnits,
+  meter: pocketMeter,
+  temperatureFrom: 'measured',
+  zeroHow: 'subtract',
+  supplyWhile: 'on',
+}
+const unit = { id: '', tag: '', history: 'used' as const, complaint: [], words: '' }
+const place = (card: Card, id: string, more: Partial<ReadingPlace> = {}): ReadingPlace => {
+  const check = prepareCard({ card, unit }).checks.get(id)
+  if (!check) throw new Error(`no check ${id}`)
+  const [first] = check.points
+  return {
+    check,
+    quantity: 'resistance',
+    point: { covers: [], ...(first ? { pair: first.pair } : {}) },
+    x: undefined,
+    meter: pocketMeter,
+    contact: 'clips',
+    decimalComma: false,
+    units: plainUnits,
+    ...more,
+  }
+}
+
+describe('a step that is no reading', () => {
+  test('a temperature is the part’s or the room’s, as was said', () => {
+    expect(plainEntry('temperature', '24.5', setting)).toEqual({ kind: 'temperature', part: 'measured', partC: 24.5 })
+    expect(
+      plainEntry('temperature', '76', {
+        ...setting,
+        temperatureFrom: 'room',
+        units: { ...plainUnits, temperature: '°F' },
+      }),
+    ).toEqual({ kind: 'temperature', part: 'room', roomC: expect.closeTo(24.444, 3) })
+  })
+
+  test('leads zeroed in the meter leave nothing in later readings; taken off by arithmetic they leave what was shown', () => {
+    expect(plainEntry('leads', '0.21', setting)).toMatchObject({ kind: 'lead-check', ohms: 0.21, how: 'subtract' })
+    expect(plainEntry('leads', '0.21', { ...setting, zeroHow: 'hardware' })).toMatchObject({ ohms: 0, text: '0.21' })
+    expect(plainEntry('leads', '0.21', { ...setting, meter: undefined })).toMatchObject({ instrument: '' })
+  })
+
+  test('the supply is volts, before or while it draws', () => {
+    expect(plainEntry('supply', '12.6', { ...setting, supplyWhile: 'off' })).toMatchObject({
+      kind: 'supply',
+      volts: 12.6,
+      while: 'off',
+    })
+  })
+
+  test.each(['', 'warm', '1,2', 'OL', '20..30', '>3'])('%p is kept by none of them', (text) => {
+    for (const step of ['temperature', 'leads', 'supply', 'frame-proof'] as const)
+      expect(typeof plainEntry(step, text, setting)).toBe('string')
+  })
+})
+
+describe('a reading', () => {
+  test('says where it was taken, with what, and how it was touched', () => {
+    expect(readingEntry('322', place(twinCard(), 'low'))).toEqual({
+      reading: {
+        taken: 'typed',
+        instrument: pocketMeter.id,
+        contact: 'clips',
+        pair: ['O', 'G'],
+        text: '322',
+        decimalComma: false,
+        kind: 'value',
+        value: 322,
+      },
+    })
+  })
+
+  test('of insulation has the volts that stood there, not those the card asks for', () => {
+    const shell = place(valveCard(), 'shell', { quantity: 'insulation' })
+    const asked = shell.check.check.conditions?.testVolts
+    expect(asked).toBeGreaterThan(0)
+    expect(readingEntry('2.1G', shell)).toMatchObject({ reading: { value: 2.1e9 } })
+    expect(readingEntry('2.1G', shell)).not.toHaveProperty('reading.conditions.testVolts')
+    expect(readingEntry('2.1G 250V', shell)).toMatchObject({ reading: { conditions: { testVolts: 250 } } })
+  })
+
+  test('of a driven contact says how it was driven', () => {
+    const drive = { plus: '86', minus: '85' }
+    const card = relayCard()
+    const check = card.checks.find(({ kind }) => kind === 'contacts')
+    const made = readingEntry('0.2', place(card, check?.id ?? '', { point: { covers: [], pair: ['30', '87'], drive } }))
+    expect(made).toMatchObject({ reading: { conditions: { drive } } })
+  })
+
+  test('of a lead keeps the length it had, until another is typed', () => {
+    const lead = place(leadsCard(), leadsCard().checks[0]?.id ?? '', { x: 0.41, point: { covers: [], index: 3 } })
+    expect(readingEntry('2.31k', lead)).toMatchObject({ reading: { index: 3, x: 0.41 } })
+    expect(readingEntry('2.31k @ 38 cm', lead)).toMatchObject({ reading: { x: 0.38, xText: '38 cm' } })
+    expect(readingEntry('2.31k @ long', lead)).toHaveProperty('problem')
+  })
+
+  test('whatever is typed, its figures are what its text says, or it is no reading', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(fc.string(), fc.double().map(String), fc.stringMatching(/^[\d.,]{1,8}[kMGm]?$/)),
+        fc.boolean(),
+        (text, decimalComma) => {
+          const made = readingEntry(text, place(twinCard(), 'low', { decimalComma }))
+          if ('reading' in made) expect(textMismatch(made.reading, 'resistance')).toBeNull()
+        },
+      ),
+    )
+  })
+})
+
+test('a figure on an unknown meter is good to a tenth of a unit at most', () => {
+  expect(uncertaintyOf(undefined, 'resistance', 10)).toBeGreaterThan(0.1 / Math.sqrt(12) - 1e-9)
+  expect(uncertaintyOf(pocketMeter, 'resistance', 1000)).toBeGreaterThan(uncertaintyOf(pocketMeter, 'resistance', 10))
+})
