@@ -1,21 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import KeyButton from '../parts/KeyButton.vue'
-import ReadingRuler from '../parts/ReadingRuler.vue'
 import VerdictMark from '../parts/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { useShop } from '../store/shop'
-import { takenParts, useFigures } from '../words/figures'
-import { findingTitle, notProved, notTested, wouldSettle } from '../words/finding'
-import { lookWords } from '../words/kinds'
+import { useFigures } from '../words/figures'
+import { findingTitle } from '../words/finding'
 import { foundLines } from '../words/lines'
-import { reasonLine } from '../words/reasons'
-import { remarkWords } from '../words/remarks'
-import { cameBackWords, useRecord } from '../cards/useRecord'
 import AskLine from './AskLine.vue'
 import { choicesFor, type Choice } from './decisions'
-import TodayPanel from './TodayPanel.vue'
-import { useToday } from './useToday'
+import FindingLines from './FindingLines.vue'
+import FindingMeaning from './FindingMeaning.vue'
 
 /** The finding: every judged line with its ruler, what was not tested, what a pass does not prove, and the decision. */
 defineProps<{ asleep: boolean; onward: string }>()
@@ -30,37 +25,12 @@ const lines = computed(() =>
     (line) => line.gone !== 'taken-back' && line.gone !== 'mistyped' && !line.earlierStage,
   ),
 )
-const groups = computed(() =>
-  (['Windings', 'Ground', 'At speed'] as const)
-    .map((name) => ({ name, lines: lines.value.filter((line) => line.group === name && line.gone === undefined) }))
-    .filter((group) => group.lines.length > 0),
-)
-const retaken = computed(() =>
-  lines.value.filter((line) => line.gone === 'retaken' && line.evaluation.verdict === 'outside'),
-)
-const looks = computed(() =>
-  state.value.tape.entries.flatMap((entry) =>
-    entry.kind === 'look' && !state.value.tape.takenBack.has(entry.id) ? [entry] : [],
-  ),
-)
-const remarks = computed(() =>
-  state.value.remarks
-    .filter((one) => one.entry === undefined && !one.answered)
-    .map((one) => ({ id: one.id, severity: one.severity, ...remarkWords(one, state.value.run.card, figures) })),
-)
 const choices = computed(() => choicesFor(state.value, shop.settings.rewindHabit))
 const chosen = ref<Choice | null>(null)
 const count = (verdict: string) =>
   lines.value.filter((line) => line.gone === undefined && line.evaluation.verdict === verdict).length
 const decision = computed(() =>
   state.value.tape.entries.findLast((entry) => entry.kind === 'decision' && !state.value.tape.takenBack.has(entry.id)),
-)
-
-const record = useRecord(() => bench.run?.card.id)
-const modelWords = computed(() => (record.value ? cameBackWords(record.value) : ''))
-const today = useToday(
-  () => bench.run,
-  () => state.value.closed,
 )
 
 function choose(at: number): boolean {
@@ -116,124 +86,8 @@ defineExpose({ choose })
       </div>
     </header>
     <div class="body">
-      <section class="lines" aria-label="What was read" tabindex="0">
-        <p v-for="look in looks" :key="look.id" class="look row">
-          <span class="group strong">Look</span
-          ><VerdictMark :mark="look.what.includes('sound') ? 'done' : 'flagged'" /><span
-            ><strong>{{ look.what.map((what) => lookWords[what]).join(', ') }}</strong
-            ><small>{{ look.words || look.place }}</small></span
-          >
-        </p>
-        <template v-for="group in groups" :key="group.name">
-          <div v-for="(line, i) in group.lines" :key="line.key" class="row">
-            <span class="group strong">{{ i === 0 ? group.name : '' }}</span>
-            <VerdictMark :mark="line.held ? 'none' : line.evaluation.verdict" :side="line.side" />
-            <span class="what"
-              ><strong>{{ line.points }}</strong
-              ><small
-                >{{ line.label }}; {{ reasonLine(line.evaluation, figures)
-                }}<template v-if="line.held">; held</template></small
-              ></span
-            >
-            <span class="fig n"
-              >{{ takenParts(line.evaluation, figures).digits
-              }}<small>{{ takenParts(line.evaluation, figures).unit }}</small></span
-            >
-            <ReadingRuler
-              small
-              :value="line.evaluation.judged ?? line.evaluation.net"
-              :u="line.evaluation.u ?? line.evaluation.netU"
-              :bound="line.evaluation.bound"
-              :min="line.evaluation.limit?.band.min"
-              :max="line.evaluation.limit?.band.max"
-              :quantity="line.evaluation.quantity"
-              :verdict="line.evaluation.verdict"
-              :held="line.held"
-            />
-          </div>
-        </template>
-        <div
-          v-for="relation in state.relations.filter((one) => one.value !== undefined)"
-          :key="relation.relation.id"
-          class="row"
-        >
-          <span class="group strong">Together</span>
-          <VerdictMark :mark="relation.verdict" />
-          <span class="what"
-            ><strong>{{ relation.relation.label }}</strong
-            ><small v-if="relation.sum">left over, allowed 2u + 1 % of the whole</small></span
-          >
-          <span class="fig n"
-            >{{ relation.sum && (relation.value ?? 0) > 0 ? '+' : '' }}{{ figures.plain(relation.value ?? 0, 3) }}</span
-          >
-          <ReadingRuler
-            small
-            :value="relation.value"
-            :u="relation.u"
-            :min="relation.limits?.min"
-            :max="relation.limits?.max"
-            quantity="position"
-            :verdict="relation.verdict"
-          />
-        </div>
-        <div v-for="line in retaken" :key="line.key" class="row">
-          <span class="group strong">Read twice</span>
-          <VerdictMark mark="none" />
-          <span class="what"
-            ><strong>{{ line.points }}, before</strong
-            ><small
-              >{{ reasonLine(line.evaluation, figures) }};
-              {{ line.evaluation.entry.reading.reason || 'taken again' }}</small
-            ></span
-          >
-          <span class="fig n struck">{{ takenParts(line.evaluation, figures).digits }}</span>
-          <ReadingRuler
-            small
-            held
-            :value="line.evaluation.judged"
-            :u="line.evaluation.u"
-            :min="line.evaluation.limit?.band.min"
-            :max="line.evaluation.limit?.band.max"
-            :verdict="line.evaluation.verdict"
-          />
-        </div>
-      </section>
-      <aside class="aside" aria-label="What it means" tabindex="0">
-        <section v-if="modelWords">
-          <h2 class="label">This model</h2>
-          <p>
-            <strong>{{ modelWords }}</strong>
-          </p>
-        </section>
-        <TodayPanel v-if="today" :then="state" :today="today" />
-        <section v-if="remarks.length > 0">
-          <h2 class="label">Before it is closed</h2>
-          <p v-for="one in remarks" :key="one.id">
-            <strong>{{ one.what }}</strong> {{ one.todo }}
-          </p>
-        </section>
-        <section>
-          <h2 class="label">Not tested</h2>
-          <p v-for="one in notTested(state)" :key="one.what" class="untested">
-            <VerdictMark mark="none" :size="13" /><span
-              ><strong>{{ one.what }}</strong
-              ><template v-if="one.why">, {{ one.why }}</template></span
-            >
-          </p>
-        </section>
-        <section v-if="state.finding.word !== 'fault-found'">
-          <h2 class="label">What a pass does not prove</h2>
-          <p v-for="one in notProved(state, figures)" :key="one.head">
-            <strong>{{ one.head }}</strong> {{ one.text }}
-          </p>
-        </section>
-        <section>
-          <h2 class="label">What would settle it</h2>
-          <p v-for="(one, i) in wouldSettle(state, figures)" :key="i">
-            <strong>{{ one.head }}</strong> {{ one.text }}
-          </p>
-        </section>
-      </aside>
+      <FindingLines :state="state" :lines="lines" />
+      <FindingMeaning :state="state" />
     </div>
     <footer class="decide">
       <p v-if="state.closed && decision?.kind === 'decision'" class="closed">
@@ -307,58 +161,6 @@ h1 {
   grid-template: minmax(0, 1fr) / 1fr 450px;
   min-height: 0;
 }
-.lines {
-  overflow: auto;
-  border-right: 1px solid var(--hairline);
-}
-.row {
-  display: grid;
-  grid-template-columns: 92px 40px 1fr auto 260px;
-  gap: 12px;
-  align-items: center;
-  padding: 3px 20px;
-  min-height: 48px;
-  border-bottom: 1px dashed var(--hairline);
-}
-.row small {
-  display: block;
-  color: var(--muted);
-  font-size: 15px;
-  line-height: 1.25;
-}
-.look {
-  grid-template-columns: 92px 40px 1fr;
-}
-.fig {
-  font-size: 22px;
-  font-weight: 600;
-  text-align: right;
-}
-.fig small {
-  display: inline;
-  font-size: 16px;
-  margin-left: 6px;
-  font-weight: 400;
-}
-.aside {
-  overflow: auto;
-  background: var(--panel);
-  padding: 12px 20px;
-  display: grid;
-  align-content: start;
-  gap: 12px;
-}
-.aside section {
-  display: grid;
-  gap: 4px;
-  border-bottom: 1px solid var(--hairline);
-  padding-bottom: 10px;
-}
-.untested {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-}
 .decide {
   background: var(--tint);
   border-top: 3px solid var(--copper);
@@ -395,12 +197,6 @@ h1 {
   .body {
     grid-template: minmax(0, 1fr) / 1fr 330px;
   }
-  .row {
-    grid-template-columns: 84px 40px 1fr auto;
-  }
-  .row :deep(.ruler) {
-    grid-column: 3 / -1;
-  }
   h1 {
     font-size: 32px;
   }
@@ -408,10 +204,6 @@ h1 {
 @media (max-width: 900px) {
   .body {
     grid-template: auto auto / 1fr;
-  }
-  .lines,
-  .aside {
-    overflow: visible;
   }
   .choices {
     grid-template-columns: 1fr 1fr;

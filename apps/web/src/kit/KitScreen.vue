@@ -169,6 +169,9 @@ h2 {
   gap: 4px;
   align-content: start;
 }
+.meter table {
+  table-layout: fixed;
+}
 .acts {
   display: flex;
   gap: 8px;

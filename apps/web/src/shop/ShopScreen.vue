@@ -275,7 +275,7 @@ h2 {
 }
 .person {
   display: grid;
-  grid-template-columns: 1fr 1fr auto;
+  grid-template-columns: 1fr 1fr 170px;
   gap: 8px 12px;
   align-items: end;
 }

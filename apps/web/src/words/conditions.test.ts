@@ -51,4 +51,5 @@ test('all of them, in the order in which one sets them up', () => {
 
 test('a coil at rest is a condition too, and a lamp of unknown size is still a lamp', () => {
   expect(conditionWords(card, { drive: null, lamp: {} }, figures)).toEqual(['nothing driven', 'a lamp in series'])
+  expect(conditionWords(card, { load: 'none' }, figures)).toEqual(['not loaded'])
 })

@@ -20,7 +20,7 @@ export function conditionWords(card: Card, conditions: Conditions | undefined, f
     ...(drive ? [`driven: plus at ${name(drive.plus)}, minus at ${name(drive.minus)}`] : []),
     ...(seriesOhms === undefined ? [] : [`${figures.bound(seriesOhms)} in series`]),
     ...(lamp ? [`a ${[...lampSize, 'lamp'].join(' ')} in series`] : []),
-    ...(load === undefined ? [] : [`loaded with ${load}`]),
+    ...(load === undefined ? [] : [load === 'none' ? 'not loaded' : `loaded with ${load}`]),
     ...(volts === undefined ? [] : [`at ${figures.bound(volts, 'voltage')}`]),
     ...(testVolts === undefined ? [] : [`tested with ${figures.bound(testVolts, 'voltage')}`]),
     ...(rpm === undefined ? [] : [`at ${figures.plain(rpm)}\u2009rpm`]),

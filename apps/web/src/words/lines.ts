@@ -1,11 +1,19 @@
-import { prepareCard, sideOf, type Evaluation, type RunState } from '@sure-spool/core'
+import { prepareCard, sideOf, type Check, type CheckKind, type Evaluation, type RunState } from '@sure-spool/core'
 import type { Figures } from './figures'
 import { checkLabel, takenAt, terminalLabel } from './points'
+
+export const lineGroups = ['Windings', 'Ground', 'At work', 'At speed'] as const
+export type LineGroup = (typeof lineGroups)[number]
+const working = new Set<CheckKind>(['ac-output', 'dc-output', 'current', 'lamp', 'act', 'field', 'response'])
+
+/** What is read while it works is not a matter of its windings, even where it is read to frame. */
+const groupOfLine = ({ kind, conditions }: Check, toFrame: boolean): LineGroup =>
+  working.has(kind) ? (conditions?.rpm === undefined ? 'At work' : 'At speed') : toFrame ? 'Ground' : 'Windings'
 
 /** One judged line of a run, as the finding and the sheet list them. */
 export interface FoundLine {
   key: string
-  group: 'Windings' | 'Ground' | 'At speed'
+  group: LineGroup
   points: string
   label: string
   evaluation: Evaluation
@@ -46,7 +54,7 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
           : checkLabel(card, check.check.id)
       return {
         key: entry.id,
-        group: check.check.kind === 'ac-output' ? 'At speed' : toFrame ? 'Ground' : 'Windings',
+        group: groupOfLine(check.check, toFrame),
         points: takenAt(card, evaluation, figures),
         label,
         evaluation,

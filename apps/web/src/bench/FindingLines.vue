@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import type { RunState } from '@sure-spool/core'
+import { computed } from 'vue'
+import ReadingRuler from '../parts/ReadingRuler.vue'
+import VerdictMark from '../parts/VerdictMark.vue'
+import { takenParts, useFigures } from '../words/figures'
+import { lookWords } from '../words/kinds'
+import { lineGroups, type FoundLine } from '../words/lines'
+import { reasonLine } from '../words/reasons'
+
+/** What was seen and read, a line each with its ruler; what holds between readings; what was read twice. */
+const props = defineProps<{ state: RunState; lines: FoundLine[] }>()
+const figures = useFigures()
+const groups = computed(() =>
+  lineGroups
+    .map((name) => ({ name, lines: props.lines.filter((line) => line.group === name && line.gone === undefined) }))
+    .filter((group) => group.lines.length > 0),
+)
+const retaken = computed(() =>
+  props.lines.filter((line) => line.gone === 'retaken' && line.evaluation.verdict === 'outside'),
+)
+const looks = computed(() =>
+  props.state.tape.entries.flatMap((entry) =>
+    entry.kind === 'look' && !props.state.tape.takenBack.has(entry.id) ? [entry] : [],
+  ),
+)
+</script>
+
+<template>
+  <section class="lines" aria-label="What was read" tabindex="0">
+    <p v-for="look in looks" :key="look.id" class="look row">
+      <span class="group strong">Look</span
+      ><VerdictMark :mark="look.what.includes('sound') ? 'done' : 'flagged'" /><span
+        ><strong>{{ look.what.map((what) => lookWords[what]).join(', ') }}</strong
+        ><small>{{ look.words || look.place }}</small></span
+      >
+    </p>
+    <template v-for="group in groups" :key="group.name">
+      <div v-for="(line, i) in group.lines" :key="line.key" class="row">
+        <span class="group strong">{{ i === 0 ? group.name : '' }}</span>
+        <VerdictMark :mark="line.held ? 'none' : line.evaluation.verdict" :side="line.side" />
+        <span class="what"
+          ><strong>{{ line.points }}</strong
+          ><small
+            >{{ line.label }}; {{ reasonLine(line.evaluation, figures)
+            }}<template v-if="line.held">; held</template></small
+          ></span
+        >
+        <span class="fig n"
+          >{{ takenParts(line.evaluation, figures).digits
+          }}<small>{{ takenParts(line.evaluation, figures).unit }}</small></span
+        >
+        <ReadingRuler
+          small
+          :value="line.evaluation.judged ?? line.evaluation.net"
+          :u="line.evaluation.u ?? line.evaluation.netU"
+          :bound="line.evaluation.bound"
+          :min="line.evaluation.limit?.band.min"
+          :max="line.evaluation.limit?.band.max"
+          :quantity="line.evaluation.quantity"
+          :verdict="line.evaluation.verdict"
+          :held="line.held"
+        />
+      </div>
+    </template>
+    <div
+      v-for="relation in state.relations.filter((one) => one.value !== undefined)"
+      :key="relation.relation.id"
+      class="row"
+    >
+      <span class="group strong">Together</span>
+      <VerdictMark :mark="relation.verdict" />
+      <span class="what"
+        ><strong>{{ relation.relation.label }}</strong
+        ><small v-if="relation.sum">left over, allowed 2u + 1 % of the whole</small></span
+      >
+      <span class="fig n"
+        >{{ relation.sum && (relation.value ?? 0) > 0 ? '+' : '' }}{{ figures.plain(relation.value ?? 0, 3) }}</span
+      >
+      <ReadingRuler
+        small
+        :value="relation.value"
+        :u="relation.u"
+        :min="relation.limits?.min"
+        :max="relation.limits?.max"
+        quantity="position"
+        :verdict="relation.verdict"
+      />
+    </div>
+    <div v-for="line in retaken" :key="line.key" class="row">
+      <span class="group strong">Read twice</span>
+      <VerdictMark mark="none" />
+      <span class="what"
+        ><strong>{{ line.points }}, before</strong
+        ><small
+          >{{ reasonLine(line.evaluation, figures) }};
+          {{ line.evaluation.entry.reading.reason || 'taken again' }}</small
+        ></span
+      >
+      <span class="fig n struck">{{ takenParts(line.evaluation, figures).digits }}</span>
+      <ReadingRuler
+        small
+        held
+        :value="line.evaluation.judged"
+        :u="line.evaluation.u"
+        :min="line.evaluation.limit?.band.min"
+        :max="line.evaluation.limit?.band.max"
+        :verdict="line.evaluation.verdict"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.lines {
+  overflow: auto;
+  border-right: 1px solid var(--hairline);
+}
+.row {
+  display: grid;
+  grid-template-columns: 92px 40px 1fr auto 260px;
+  gap: 12px;
+  align-items: center;
+  padding: 3px 20px;
+  min-height: 48px;
+  border-bottom: 1px dashed var(--hairline);
+}
+.row small {
+  display: block;
+  color: var(--muted);
+  font-size: 15px;
+  line-height: 1.25;
+}
+.look {
+  grid-template-columns: 92px 40px 1fr;
+}
+.fig {
+  font-size: 22px;
+  font-weight: 600;
+  text-align: right;
+}
+.fig small {
+  display: inline;
+  font-size: 16px;
+  margin-left: 6px;
+  font-weight: 400;
+}
+@media (max-width: 1100px) {
+  .row {
+    grid-template-columns: 84px 40px 1fr auto;
+  }
+  .row :deep(.ruler) {
+    grid-column: 3 / -1;
+  }
+}
+@media (max-width: 900px) {
+  .lines {
+    overflow: visible;
+  }
+}
+</style>

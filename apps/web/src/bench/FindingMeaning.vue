@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import type { RunState } from '@sure-spool/core'
+import { computed } from 'vue'
+import { cameBackWords, useRecord } from '../cards/useRecord'
+import VerdictMark from '../parts/VerdictMark.vue'
+import { useFigures } from '../words/figures'
+import { notProved, notTested, wouldSettle } from '../words/finding'
+import { remarkWords } from '../words/remarks'
+import TodayPanel from './TodayPanel.vue'
+import { useToday } from './useToday'
+
+/** What a finding means: what the model is known for, today's card, what was not tested, what a pass does not prove. */
+const props = defineProps<{ state: RunState }>()
+const figures = useFigures()
+const remarks = computed(() =>
+  props.state.remarks
+    .filter((one) => one.entry === undefined && !one.answered)
+    .map((one) => ({ id: one.id, severity: one.severity, ...remarkWords(one, props.state.run.card, figures) })),
+)
+
+const record = useRecord(() => props.state.run.card.id)
+const modelWords = computed(() => (record.value ? cameBackWords(record.value) : ''))
+const today = useToday(
+  () => props.state.run,
+  () => props.state.closed,
+)
+</script>
+
+<template>
+  <aside class="aside" aria-label="What it means" tabindex="0">
+    <section v-if="modelWords">
+      <h2 class="label">This model</h2>
+      <p>
+        <strong>{{ modelWords }}</strong>
+      </p>
+    </section>
+    <TodayPanel v-if="today" :then="state" :today="today" />
+    <section v-if="remarks.length > 0">
+      <h2 class="label">Before it is closed</h2>
+      <p v-for="one in remarks" :key="one.id">
+        <strong>{{ one.what }}</strong> {{ one.todo }}
+      </p>
+    </section>
+    <section>
+      <h2 class="label">Not tested</h2>
+      <p v-for="one in notTested(state)" :key="one.what" class="untested">
+        <VerdictMark mark="none" :size="13" /><span
+          ><strong>{{ one.what }}</strong
+          ><template v-if="one.why">, {{ one.why }}</template></span
+        >
+      </p>
+    </section>
+    <section v-if="state.finding.word !== 'fault-found'">
+      <h2 class="label">What a pass does not prove</h2>
+      <p v-for="one in notProved(state, figures)" :key="one.head">
+        <strong>{{ one.head }}</strong> {{ one.text }}
+      </p>
+    </section>
+    <section>
+      <h2 class="label">What would settle it</h2>
+      <p v-for="(one, i) in wouldSettle(state, figures)" :key="i">
+        <strong>{{ one.head }}</strong> {{ one.text }}
+      </p>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.aside {
+  overflow: auto;
+  background: var(--panel);
+  padding: 12px 20px;
+  display: grid;
+  align-content: start;
+  gap: 12px;
+}
+.aside section {
+  display: grid;
+  gap: 4px;
+  border-bottom: 1px solid var(--hairline);
+  padding-bottom: 10px;
+}
+.untested {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+@media (max-width: 900px) {
+  .aside {
+    overflow: visible;
+  }
+}
+</style>
