@@ -55,11 +55,7 @@ export async function keepCards(queries: Queries, cards: Card[]): Promise<number
   return fresh.length
 }
 
-async function classify(
-  queries: Queries,
-  cards: Card[],
-  resolve: Resolution,
-): Promise<{ rows: Row[]; fresh: Card[] }> {
+async function classify(queries: Queries, cards: Card[], resolve: Resolution): Promise<{ rows: Row[]; fresh: Card[] }> {
   const known = await knownRevisions(queries, [...new Set(cards.map((card) => card.id))])
   const fresh: Card[] = []
   const rows = cards.map((card): Row => {

@@ -7,7 +7,9 @@ export function findingTitle(state: RunState): { title: string; line: string } {
   const { finding, run } = state
   const warm = run.unit.complaint.includes('trips-when-hot')
   if (finding.word === 'no-fault-found') {
-    const dynamic = state.checks.some((one) => one.check.check.kind === 'ac-output' && one.verdict === 'within')
+    const dynamic = state.checks.some(
+      (one) => one.check.check.conditions?.rpm !== undefined && one.verdict === 'within',
+    )
     const hot = state.tape.entries.some((entry) => entry.kind === 'temperature' && (entry.partC ?? 0) >= 50)
     const title = dynamic
       ? 'No fault found, at rest and at speed.'

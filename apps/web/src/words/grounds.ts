@@ -91,7 +91,17 @@ function limits({ limit, others, quantity }: Evaluation, card: Card, figures: Fi
 }
 
 function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
-  const { parts, range, resolution = 0, u, temperatureU, accuracyAssumed, leads, taken: figure = 0 } = evaluation
+  const {
+    parts,
+    range,
+    resolution = 0,
+    u,
+    temperatureU,
+    factor,
+    accuracyAssumed,
+    leads,
+    taken: figure = 0,
+  } = evaluation
   if (!parts || u === undefined) return []
   const percent = range?.percentOfReading ?? (accuracyAssumed ? 1 : 0)
   const counts = range?.counts ?? (accuracyAssumed ? 3 : 0)
@@ -132,7 +142,14 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
           },
         ]
       : []),
-    { name: 'u', how: 'the parts squared, added, rooted', gives: fine(u, figures, 4) },
+    {
+      name: 'u',
+      how:
+        factor === undefined || factor === 1
+          ? 'the parts squared, added, rooted'
+          : `all but the temperature’s parts × ${fine(factor, figures)}, then squared, added, rooted`,
+      gives: fine(u, figures, 4),
+    },
   ]
 }
 

@@ -27,6 +27,26 @@ describe('taking something off a card', () => {
     )
   })
 
+  test('a terminal goes with what was joined to it, driven over it and lies behind it', () => {
+    const card = structuredClone(cards[0]) as Card
+    const [one, other] = card.checks.filter(({ at }) => 'pair' in at && !at.pair.includes('T'))
+    if (!one || !other) throw new Error('the twin has checks away from tan')
+    one.conditions = { joined: [['T', 'frame']], drive: { plus: 'T', minus: 'O' } }
+    other.conditions = {
+      state: ['flexed'],
+      joined: [
+        ['T', 'O'],
+        ['O', 'frame'],
+      ],
+    }
+    card.care.electronicsBetween = [['T', 'O']]
+    withoutTerminal(card, 'T')
+    expect(one).not.toHaveProperty('conditions')
+    expect(other.conditions).toEqual({ state: ['flexed'], joined: [['O', 'frame']] })
+    expect(card.care).not.toHaveProperty('electronicsBetween')
+    expect(contradictionsIn(card)).toEqual([])
+  })
+
   test('a variant goes, and what was for it alone is for all', () => {
     const card = structuredClone(cards[0]) as Card
     card.variants = [

@@ -1,4 +1,4 @@
-import { relationChecks, type Card } from '@sure-spool/core'
+import { relationChecks, type Card, type Check, type Conditions } from '@sure-spool/core'
 import type { InjectionKey } from 'vue'
 import { inject } from 'vue'
 import type { Draft } from './useDraft'
@@ -64,8 +64,23 @@ export function withoutTerminal(card: Card, id: string): void {
       else check.at = { among }
     }
   }
-  const { electronicsBetween } = card.care
-  if (electronicsBetween) card.care.electronicsBetween = electronicsBetween.filter((pair) => !pair.includes(id))
+  for (const check of card.checks) if (check.conditions) withoutEnd(check, check.conditions, id)
+  setOptional(
+    card.care,
+    'electronicsBetween',
+    card.care.electronicsBetween?.filter((pair) => !pair.includes(id)),
+  )
+}
+
+/** A condition goes with the terminal it is about: what was joined to it, what was driven over it. */
+function withoutEnd(check: Check, conditions: Conditions, id: string): void {
+  setOptional(
+    conditions,
+    'joined',
+    conditions.joined?.filter((pair) => !pair.includes(id)),
+  )
+  if (conditions.drive && [conditions.drive.plus, conditions.drive.minus].includes(id)) delete conditions.drive
+  if (Object.keys(conditions).length === 0) delete check.conditions
 }
 
 export function withoutWinding(card: Card, id: string): void {

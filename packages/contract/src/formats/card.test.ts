@@ -33,6 +33,20 @@ describe('a card file', () => {
     expect(found((card) => Object.assign(card.plugs[0]?.cavities[0] ?? {}, { terminal: 'gone' }))).toEqual([
       'plugs[0].cavities[0].terminal',
     ])
+    const conditions = (made: object) => (card: Card) => Object.assign(card.checks[1] ?? {}, { conditions: made })
+    expect(found(conditions({ joined: [['O', 'gone']] }))).toEqual(['checks[1].conditions.joined[0]'])
+    expect(found(conditions({ drive: { plus: 'gone', minus: 'frame' } }))).toEqual(['checks[1].conditions.drive.plus'])
+    expect(found(conditions({ drive: null, joined: [['O', 'frame']] }))).toEqual([])
+    expect(found((card) => (card.care.electronicsBetween = [['gone', 'O']]))).toEqual(['care.electronicsBetween[0]'])
+    expect(
+      found((card) =>
+        card.hints.push({
+          when: { check: 'gone', verdict: 'outside' },
+          suspects: ['low'],
+          text: 'a figure of nothing',
+        }),
+      ),
+    ).toEqual([`hints[${twinCard().hints.length}].when.check`])
     expect(found((card) => Object.assign(card, { surprise: 1 }))).toEqual(['surprise'])
     expect(found((card) => Object.assign(card, { version: 2 }))).toEqual(['version'])
   })

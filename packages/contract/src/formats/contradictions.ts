@@ -57,7 +57,15 @@ function loose(card: Card): Contradiction[] {
     terminalsOf(one.at).forEach((id) => terminal(id, ['checks', i, 'at']))
     one.limits.forEach((limit, j) => source(limit.source, ['checks', i, 'limits', j, 'source']))
     one.only?.forEach((id, j) => variant(id, ['checks', i, 'only', j]))
+    const { joined, drive } = one.conditions ?? {}
+    joined?.forEach((pair, j) => pair.forEach((id) => terminal(id, ['checks', i, 'conditions', 'joined', j])))
+    if (drive)
+      for (const end of ['plus', 'minus'] as const) terminal(drive[end], ['checks', i, 'conditions', 'drive', end])
   })
+  card.care.electronicsBetween?.forEach((pair, i) =>
+    pair.forEach((id) => terminal(id, ['care', 'electronicsBetween', i])),
+  )
+  card.hints.forEach(({ when }, i) => typeof when === 'object' && check(when.check, ['hints', i, 'when', 'check']))
   card.relations.forEach((relation, i) => {
     source(relation.source, ['relations', i, 'source'])
     for (const key of ['parts', 'checks'] as const)

@@ -1,0 +1,94 @@
+import { describe, expect, test } from '@jest/globals'
+import { chargingCard, leadsCard, Script, twinCard } from '@sure-spool/core/testing'
+import { figuresWith } from './figures'
+import { findingTitle, notProved, notTested, wouldSettle } from './finding'
+
+const figures = figuresWith(() => false)
+const groups = (script: Script) =>
+  script
+    .put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
+    .read('frame', 'OL 40M', { pair: ['O', 'frame'] })
+    .read('frame', 'OL 40M', { pair: ['V', 'frame'] })
+const sound = (options = {}) =>
+  groups(
+    new Script(twinCard(), options)
+      .ready()
+      .read('low', '322')
+      .read('high', '36.5')
+      .read('series', '358.4')
+      .read('trigger', '92'),
+  )
+
+describe('a finding says no more than was read', () => {
+  test('cold and at rest is said in the title', () => {
+    expect(findingTitle(sound().state()).title).toBe('No fault found by ohms, cold, at rest.')
+  })
+
+  test('a complaint of heat is neither explained nor ruled out by cold readings', () => {
+    const state = sound({ unit: { complaint: ['trips-when-hot'] } }).state()
+    expect(findingTitle(state).line).toContain('neither explained nor ruled out')
+    expect(notTested(state).map(({ what }) => what)).toContain('hot')
+  })
+
+  test('output at speed is said only where it was read', () => {
+    const legs = new Script(chargingCard()).ready().read('uv', '.62').read('vw', '.62').read('wu', '.62')
+    const ground = legs
+      .put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
+      .read('frame', 'OL 40M', { pair: ['U', 'frame'] })
+    expect(findingTitle(ground.state()).title).not.toContain('at speed')
+    for (const pair of [
+      ['U', 'V'],
+      ['V', 'W'],
+      ['W', 'U'],
+    ] as [string, string][])
+      ground.read('volts', '41.2', { pair, conditions: { rpm: 3000, load: 'none' } })
+    expect(findingTitle(ground.state()).title).toBe('No fault found, at rest and at speed.')
+  })
+
+  test('a fault is named by its check and the way it is off, what it explains beside it', () => {
+    const low = groups(
+      new Script(twinCard())
+        .ready()
+        .read('low', '238')
+        .read('high', '36.5')
+        .read('series', '274.5')
+        .read('trigger', '92'),
+    )
+    const { title, line } = findingTitle(low.state())
+    expect(title).toBe('Fault found: low-speed coil reads low.')
+    expect(line).toContain('one fault and not two')
+  })
+
+  test('of a set the odd one is named by its number', () => {
+    const card = leadsCard()
+    const [check] = card.checks
+    const script = new Script(card).ready()
+    for (let index = 1; index <= (check?.items ?? 0); index++)
+      script.read(check?.id ?? '', index === 2 ? '40k' : '2.24k', { index, x: 0.4 })
+    script.read(check?.id ?? '', '40k', { index: 2, x: 0.4 })
+    expect(findingTitle(script.state()).title).toMatch(/ 2( |\.|,)/)
+  })
+})
+
+describe('what a pass does not prove', () => {
+  test('is the share of turns that the upper limit leaves room for', () => {
+    const [shorted] = notProved(sound().state(), figures)
+    expect(shorted?.text).toContain('orange–grey 1 − 322/349.8 = 8 %')
+  })
+
+  test('what would settle it is worked out hot, by copper’s own law', () => {
+    const [hot] = wouldSettle(sound().state(), figures)
+    const expected = 322 * ((234.5 + 80) / (234.5 + 20))
+    expect(hot?.text).toContain(`orange–grey ${expected.toFixed(1)}`)
+    expect(hot?.text).toContain('80\u2009°C')
+  })
+
+  test('a test left out is listed with the reason that was given', () => {
+    const [left] = sound().state().untested
+    const state = sound()
+      .put({ kind: 'skip', check: left ?? '', reason: 'the loom is glued in' })
+      .state()
+    const skipped = notTested(state).find(({ why }) => why !== '' && why.includes('glued'))
+    expect(skipped?.why).toBe('skipped: the loom is glued in')
+  })
+})

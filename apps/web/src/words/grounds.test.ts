@@ -1,0 +1,57 @@
+import { describe, expect, test } from '@jest/globals'
+import { coarseCard, Script, twinCard } from '@sure-spool/core/testing'
+import { figuresWith } from './figures'
+import { groundsOf, type Ground } from './grounds'
+
+const figures = figuresWith(() => false)
+function grounds(script: Script, check: string): Record<string, Ground> {
+  const state = script.state()
+  const one = [...state.evaluations.values()].findLast((each) => each.check.check.id === check)
+  if (!one) throw new Error(`${check} was not read`)
+  return Object.fromEntries(groundsOf(one, state.run.card, figures).map((line) => [line.name, line]))
+}
+
+describe('a verdict’s arithmetic can be done again by hand', () => {
+  test('a warm part: what was taken, net of leads, at the reference', () => {
+    const lines = grounds(new Script(twinCard()).ready(35).read('low', '341'), 'low')
+    expect(lines['as taken']).toMatchObject({ gives: '341' })
+    const [at] = Object.keys(lines).filter((name) => name.startsWith('at '))
+    expect(at).toBe('at 20\u2009°C')
+    const byHand = (341 * (234.5 + 20)) / (234.5 + 35)
+    expect(Number(lines[at ?? '']?.gives)).toBeCloseTo(byHand, 1)
+  })
+
+  test('the parts of u, squared, added and rooted, are u', () => {
+    const lines = grounds(new Script(twinCard()).ready(35).read('low', '341'), 'low')
+    const parts = Object.values(lines).filter(({ name }) => name.startsWith('u, '))
+    const factor = Number(/× ([\d.]+)/.exec(lines['u']?.how ?? '')?.[1])
+    expect(factor).toBeCloseTo((234.5 + 20) / (234.5 + 35), 3)
+    const scaled = parts.map(({ name, gives }) => Number(gives) * (/part|reference/.test(name) ? 1 : factor))
+    const u = Math.hypot(...scaled)
+    expect(parts.length).toBeGreaterThanOrEqual(3)
+    expect(Math.abs(u / Number(lines['u']?.gives) - 1)).toBeLessThan(0.002)
+  })
+
+  test('leads that nobody zeroed are named as assumed', () => {
+    const script = new Script(coarseCard()).put({ kind: 'isolation', state: 'loose' }).read('lighting', '0.78')
+    expect(grounds(script, 'lighting')['net of leads']?.how).toContain('never zeroed: 0.2 assumed')
+  })
+
+  test('another source that would have said otherwise stands beside the one that judged', () => {
+    const card = twinCard()
+    const low = card.checks.find((check) => check.id === 'low')
+    const [limit] = low?.limits ?? []
+    if (!low || !limit) throw new Error('the twin has a low-speed limit')
+    card.sources.push({ id: 'other', grade: 'told', title: 'told on the quay' })
+    low.limits.push({ ...limit, id: 'l9', source: 'other', limit: { kind: 'band', min: 100, max: 200 } })
+    const lines = grounds(new Script(card).ready().read('low', '322'), 'low')
+    expect(lines['the other source']).toMatchObject({ gives: 'outside' })
+    expect(lines['the other source']?.how).toContain('told on the quay')
+  })
+
+  test('a check without figures says that the card gives none', () => {
+    const card = twinCard()
+    card.checks = card.checks.map((check) => (check.id === 'low' ? { ...check, limits: [] } : check))
+    expect(grounds(new Script(card).ready().read('low', '322'), 'low')['limits']?.how).toContain('gives none')
+  })
+})
