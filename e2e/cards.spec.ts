@@ -56,6 +56,8 @@ test('a card is written from nothing with the keyboard, undone and redone, publi
   world,
   bench,
 }) => {
+  // some hundreds of keys, one after another
+  test.slow()
   await page.goto(`${world.address}/cards`)
   await expect(page.getByRole('list', { name: 'Cards found' }).getByRole('listitem').first()).toBeVisible()
   await page.keyboard.press('n')

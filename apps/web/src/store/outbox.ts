@@ -52,9 +52,12 @@ export const useOutbox = defineStore('outbox', () => {
     await database.runs.put({ ...row, run: { ...row.run, entries: [...row.run.entries, item.body] } })
   }
 
+  /** What is on its way into the database waits too: the status never says that all is sent while something is only jotted. */
   async function count(): Promise<void> {
     const all = await (await kept()).outgoing.toArray()
-    waiting.value = all.filter((item) => !item.aside).length
+    const known = new Set(all.map((item) => item.id))
+    const onTheWay = jotted().filter((item) => !known.has(item.id))
+    waiting.value = all.filter((item) => !item.aside).length + onTheWay.length
     aside.value = all.filter((item) => item.aside)
   }
 

@@ -158,6 +158,8 @@ export function useDraft(id: string, revision: number): Draft {
     card.value = next
     told.value = ''
     keepHere(true)
+    // what was typed is in this browser; the server has it when its answer is here, and not before
+    standing.value = 'sending'
     clearTimeout(timer)
     timer = setTimeout(() => void send(), pause)
   }
@@ -207,8 +209,9 @@ export function useDraft(id: string, revision: number): Draft {
         body: { card: one, by, ...(replaces === undefined ? {} : { replaces }) },
       })
       replaces = answer.hash
+      if (card.value !== one) return
       standing.value = 'kept'
-      if (card.value === one) keepHere(false)
+      keepHere(false)
     } catch (error) {
       standing.value = error instanceof Refused ? 'refused' : 'away'
       told.value =
@@ -222,6 +225,7 @@ export function useDraft(id: string, revision: number): Draft {
     const by = shop.person?.id
     if (standing.value !== 'kept' || replaces === undefined || by === undefined) {
       if (standing.value === 'not-yet') told.value = 'It is not whole yet: the list says what is wrong.'
+      if (standing.value === 'sending') told.value = 'You went on writing while it was sent: publish it again.'
       return false
     }
     try {
