@@ -142,6 +142,9 @@ useKeys((event) => {
 </template>
 
 <style scoped>
+.ruled {
+  table-layout: fixed;
+}
 .tray {
   padding: 14px 20px;
   display: grid;
