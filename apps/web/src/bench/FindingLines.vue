@@ -5,7 +5,7 @@ import ReadingRuler from '../parts/ReadingRuler.vue'
 import VerdictMark from '../parts/VerdictMark.vue'
 import { takenParts, useFigures } from '../words/figures'
 import { lookWords } from '../words/kinds'
-import { lineGroups, type FoundLine } from '../words/lines'
+import { lineGroups, onRuler, type FoundLine } from '../words/lines'
 import { reasonLine } from '../words/reasons'
 
 /** What was seen and read, a line each with its ruler; what holds between readings; what was read twice. */
@@ -50,17 +50,7 @@ const looks = computed(() =>
           >{{ takenParts(line.evaluation, figures).digits
           }}<small>{{ takenParts(line.evaluation, figures).unit }}</small></span
         >
-        <ReadingRuler
-          small
-          :value="line.evaluation.judged ?? line.evaluation.net"
-          :u="line.evaluation.u ?? line.evaluation.netU"
-          :bound="line.evaluation.bound"
-          :min="line.evaluation.limit?.band.min"
-          :max="line.evaluation.limit?.band.max"
-          :quantity="line.evaluation.quantity"
-          :verdict="line.evaluation.verdict"
-          :held="line.held"
-        />
+        <ReadingRuler small v-bind="onRuler(line.evaluation)" :held="line.held" />
       </div>
     </template>
     <div
@@ -98,15 +88,7 @@ const looks = computed(() =>
         ></span
       >
       <span class="fig n struck">{{ takenParts(line.evaluation, figures).digits }}</span>
-      <ReadingRuler
-        small
-        held
-        :value="line.evaluation.judged"
-        :u="line.evaluation.u"
-        :min="line.evaluation.limit?.band.min"
-        :max="line.evaluation.limit?.band.max"
-        :verdict="line.evaluation.verdict"
-      />
+      <ReadingRuler small held v-bind="onRuler(line.evaluation)" />
     </div>
   </section>
 </template>

@@ -5,7 +5,7 @@ import ReadingRuler from '../parts/ReadingRuler.vue'
 import VerdictMark from '../parts/VerdictMark.vue'
 import { takenText, useFigures } from '../words/figures'
 import { gradeWords, verdictWords } from '../words/kinds'
-import { foundLines } from '../words/lines'
+import { foundLines, onRuler } from '../words/lines'
 import { reasonLine } from '../words/reasons'
 import { clock } from '../words/times'
 
@@ -82,17 +82,7 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
           >
         </td>
         <td class="strip">
-          <ReadingRuler
-            small
-            :value="line.evaluation.judged ?? line.evaluation.net"
-            :u="line.evaluation.u ?? line.evaluation.netU"
-            :bound="line.evaluation.bound"
-            :min="line.evaluation.limit?.band.min"
-            :max="line.evaluation.limit?.band.max"
-            :quantity="line.evaluation.quantity"
-            :verdict="line.evaluation.verdict"
-            :held="line.held || line.gone !== undefined"
-          />
+          <ReadingRuler small v-bind="onRuler(line.evaluation)" :held="line.held || line.gone !== undefined" />
         </td>
         <td class="verdict">
           <VerdictMark :mark="line.gone || line.held ? 'none' : line.evaluation.verdict" :side="line.side" :size="13" />

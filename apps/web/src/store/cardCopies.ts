@@ -16,9 +16,10 @@ export const readCard = (ref: CardRef): Promise<Card | undefined> => readCopy<Ca
 /**
  * Keeps the card of every part that waits, one after another, so that each can be begun when the server is gone. Asks only for
  * those this browser lacks.
- * @returns whether all are kept; false where the server went away in between, and the next list asks again
+ * @returns whether all are kept; false where the server went away in between, or will not give one, and the next list asks again
  */
 export async function keepCardsOf(units: { card: CardRef }[]): Promise<boolean> {
+  let all = true
   const wanted = new Map(units.map(({ card }) => [keyOf(card), card]))
   for (const card of wanted.values()) {
     if (await readCard(card)) continue
@@ -27,7 +28,8 @@ export async function keepCardsOf(units: { card: CardRef }[]): Promise<boolean> 
     } catch (error) {
       if (error instanceof Away) return false
       if (!(error instanceof Refused)) throw error
+      all = false
     }
   }
-  return true
+  return all
 }

@@ -10,6 +10,17 @@ const working = new Set<CheckKind>(['ac-output', 'dc-output', 'current', 'lamp',
 const groupOfLine = ({ kind, conditions }: Check, toFrame: boolean): LineGroup =>
   working.has(kind) ? (conditions?.rpm === undefined ? 'At work' : 'At speed') : toFrame ? 'Ground' : 'Windings'
 
+/** A reading on its ruler: what `ReadingRuler` is given, where it is judged and where it is only read. */
+export const onRuler = ({ judged, net, u, netU, bound, limit, quantity, verdict }: Evaluation) => ({
+  value: judged ?? net,
+  u: u ?? netU,
+  bound,
+  min: limit?.band.min,
+  max: limit?.band.max,
+  quantity,
+  verdict,
+})
+
 /** One judged line of a run, as the finding and the sheet list them. */
 export interface FoundLine {
   key: string

@@ -193,7 +193,7 @@ const driven = computed(() => [{ value: '', label: 'nothing driven' }, ...ends.v
       v-if="(key === 'drive' && now.drive !== undefined) || (key === 'lamp' && now.lamp)"
       quiet
       class="off"
-      :label="key === 'drive' ? 'no word of driving' : 'no lamp'"
+      :label="key === 'drive' ? 'take the driving off' : 'take the lamp off'"
       @press="set(key, undefined)"
     />
   </template>
