@@ -28,6 +28,7 @@ await run(async () => {
       [bin('tsc'), '-p', 'e2e/tsconfig.json'],
       [bin('tsc'), '-p', 'tools/tsconfig.json'],
       [bin('vue-tsc'), '-p', 'apps/web/tsconfig.json'],
+      [bin('vue-tsc'), '-p', 'apps/web/tsconfig.test.json'],
     ])
   if (wanted('lint'))
     await counted(tally, 'lint', [

@@ -37,7 +37,7 @@ tell(
 
 const alone = Array.from({ length: rounds }, () => {
   const fresh = { ...run, entries: structuredClone(run.entries) }
-  const bench = { run: fresh, prepared: prepareCard(fresh), tape: readTape(fresh) }
+  const bench = { run: fresh, prepared: prepareCard(fresh.card), tape: readTape(fresh) }
   const evaluations = new Map(bench.tape.readings.map((entry) => [entry.id, evaluate(bench, entry)]))
   return { bench, evaluations: new Map([...evaluations].flatMap(([id, one]) => (one ? [[id, one] as const] : []))) }
 })

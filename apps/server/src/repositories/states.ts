@@ -27,7 +27,7 @@ export async function keepState(queries: Queries, state: RunState): Promise<Summ
     const worst = points.find((point) => point.verdict === verdict)?.evaluation
     return {
       run: run.id,
-      check: check.check.id,
+      check: check.id,
       card: run.card.id,
       verdict,
       reason: reason ?? null,

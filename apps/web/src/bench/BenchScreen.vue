@@ -106,7 +106,7 @@ function answered(words: string): void {
   if (!asked) return
   if (asked.kind === 'skip') bench.add({ kind: 'skip', check: asked.about, reason: words })
   if (asked.kind === 'note')
-    bench.add({ kind: 'note', words, ...(isReading.value && bench.check ? { about: bench.check.check.id } : {}) })
+    bench.add({ kind: 'note', words, ...(isReading.value && bench.check ? { about: bench.check.id } : {}) })
   if (asked.kind === 'keep') bench.add({ kind: 'answer', remark: asked.about, reason: words })
   if (asked.kind === 'undo' || asked.kind === 'take-back')
     bench.add({ kind: 'take-back', entry: asked.about, reason: words })

@@ -19,7 +19,7 @@ const title = computed(() => (bench.run ? takenAt(bench.run.card, props.evaluati
 <template>
   <section class="grounds" aria-label="Grounds" tabindex="0">
     <header>
-      <h2>Grounds: {{ title }}, {{ evaluation.check.check.label }}</h2>
+      <h2>Grounds: {{ title }}, {{ evaluation.check.label }}</h2>
       <KeyButton quiet cap="g" label="close" @press="$emit('close')" />
     </header>
     <table>

@@ -24,7 +24,7 @@ watch(
   },
 )
 const answers = computed(() => {
-  const limit = bench.check?.check.limits[0]?.limit
+  const limit = bench.check?.stated[0]?.limit
   return limit && limit !== 'derived' && limit.kind === 'answer' ? limit.of : []
 })
 
@@ -100,7 +100,7 @@ const instruction = computed(() => {
     case 'frame-proof':
       return 'Two places on the same bare metal. Type what it shows: paint and oxide read open too.'
     default:
-      return bench.check?.check.how?.note ?? ''
+      return bench.check?.how?.note ?? ''
   }
 })
 </script>

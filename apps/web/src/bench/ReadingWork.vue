@@ -58,7 +58,7 @@ const live = computed<Evaluation | undefined>(() => {
     at: new Date().toISOString(),
     by: '',
     kind: 'reading' as const,
-    check: check.check.id,
+    check: check.id,
     reading: made.reading,
   }
   return runState({ ...run, entries: [...run.entries, entry] }).evaluations.get('live')
@@ -102,7 +102,7 @@ const past = computed(() => {
   const { index } = here.entry.reading
   const others = (bench.run?.compare ?? []).flatMap(({ as, tag, figures: all }) =>
     all
-      .filter((one) => one.check === here.check.check.id && one.index === index && samePair(one.pair, here.pair))
+      .filter((one) => one.check === here.check.id && one.index === index && samePair(one.pair, here.pair))
       .map(({ value }) => ({ value, label: as === 'earlier' ? 'last run' : tag })),
   )
   const before = [...(bench.state?.evaluations.values() ?? [])]
@@ -146,18 +146,18 @@ const instruction = computed(() => {
   const { check, meter } = bench
   if (!check) return ''
   const lines = []
-  if (check.check.kind === 'ac-output') lines.push('AC volts.')
-  else if (check.check.kind === 'dc-output') lines.push('DC volts.')
+  if (check.kind === 'ac-output') lines.push('AC volts.')
+  else if (check.kind === 'dc-output') lines.push('DC volts.')
   else if (meter?.ranging === 'hand') lines.push(`On ${bench.rangeAsked}.`)
   else lines.push(`On ${bench.rangeAsked || 'ohms'} or auto.`)
-  const place = placeQuantity(check.check)
+  const place = placeQuantity(check)
   if (place === 'length') lines.push('Type the ohms, then @ and the length: 2.31k @ 0.41.')
   else if (place !== undefined) lines.push('Another place: type it behind an @.')
-  if (check.check.kind === 'insulation') lines.push('Type the volts with the ohms: 500V 2.1G.')
-  const under = bench.run ? conditionWords(bench.run.card, check.check.conditions, figures).join(', ') : ''
+  if (check.kind === 'insulation') lines.push('Type the volts with the ohms: 500V 2.1G.')
+  const under = bench.run ? conditionWords(bench.run.card, check.conditions, figures).join(', ') : ''
   if (under !== '') lines.push(`${under.charAt(0).toUpperCase()}${under.slice(1)}.`)
-  if (check.check.how?.either) lines.push('Leads may be swapped.')
-  if (check.check.how?.note) lines.push(check.check.how.note)
+  if (check.how?.either) lines.push('Leads may be swapped.')
+  if (check.how?.note) lines.push(check.how.note)
   else if (check.toFrame) lines.push('Bare metal, not paint.')
   return lines.join(' ')
 })

@@ -13,11 +13,11 @@ const figures = useFigures()
 const size = { width: 380, height: 214, left: 76, right: 12, top: 10, bottom: 26 }
 
 const curve = computed(() => {
-  const stated = props.check.check.limits[0]?.limit
+  const stated = props.check.stated[0]?.limit
   return stated !== undefined && stated !== 'derived' && stated.kind === 'curve' ? stated : undefined
 })
 const count = computed(() => {
-  const { check } = props.check
+  const { check } = props
   return check.items ?? ('ring' in check.at ? check.at.ring : 0)
 })
 const points = computed(() =>
@@ -30,7 +30,7 @@ const points = computed(() =>
 )
 /** the limits of a set: each over its own length where it has one */
 const band = computed(() => {
-  const stated = props.check.check.limits[0]?.limit
+  const stated = props.check.stated[0]?.limit
   if (stated !== undefined && stated !== 'derived' && stated.kind === 'perMetre')
     return {
       min: stated.value * (1 - stated.tolerancePct / 100),
@@ -73,7 +73,7 @@ const area = computed(() => {
   return there.length > 0 ? `M${[...there, ...back].join('L')}Z` : ''
 })
 const quantity = computed(() => bench.quantity)
-const words = computed(() => `${props.check.check.label}: ${points.value.length} read`)
+const words = computed(() => `${props.check.label}: ${points.value.length} read`)
 </script>
 
 <template>
@@ -109,7 +109,7 @@ const words = computed(() => `${props.check.check.label}: ${points.value.length}
       <text :x="size.left - 8" :y="up(tick) + 5" text-anchor="end">{{ figures.bound(tick, quantity) }}</text>
     </g>
     <text v-for="tick in across.ticks(6)" :key="tick" :x="across(tick)" :y="size.height - 6" text-anchor="middle">
-      {{ curve ? figures.bound(tick, placeQuantity(check.check)) : tick }}
+      {{ curve ? figures.bound(tick, placeQuantity(check)) : tick }}
     </text>
     <rect
       v-for="one in points"

@@ -9,10 +9,10 @@ import { checkLabel } from '../words/points'
 const props = defineProps<{ then: RunState; today: RunState }>()
 const changed = computed(() => {
   const { card } = props.today.run
-  const before = new Map(props.then.checks.map((one) => [one.check.check.id, one.verdict]))
+  const before = new Map(props.then.checks.map((one) => [one.check.id, one.verdict]))
   const differ = props.today.checks.flatMap(({ check, verdict }) => {
-    const was = before.get(check.check.id)
-    return was === verdict ? [] : [{ id: check.check.id, label: checkLabel(card, check.check.id), was, is: verdict }]
+    const was = before.get(check.id)
+    return was === verdict ? [] : [{ id: check.id, label: checkLabel(card, check.id), was, is: verdict }]
   })
   return differ
 })

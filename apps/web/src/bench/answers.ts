@@ -103,7 +103,7 @@ const entryOf = (state: RunState, check: string): string =>
   state.tape.readings.filter((one) => one.check === check && !state.tape.gone.has(one.id)).at(-1)?.id ?? ''
 
 function reclip(entry: string, bench: Bench, state: RunState): Answer {
-  const check = state.evaluations.get(entry)?.check.check.id ?? ''
+  const check = state.evaluations.get(entry)?.check.id ?? ''
   return {
     label: `re-clip ${checkPoints(state.run.card, check)}`,
     act: () => {

@@ -64,14 +64,12 @@ export function choicesFor(state: RunState, habit: ShopSettings['rewindHabit']):
 }
 
 const isGround = (state: RunState, check: string | undefined): boolean =>
-  state.checks.some(
-    (one) => one.check.check.id === check && one.check.points.some((point) => point.pair.includes('frame')),
-  )
+  state.checks.some((one) => one.check.id === check && one.check.points.some((point) => point.pair.includes('frame')))
 
 function failedWindings({ finding, checks, run }: RunState) {
   const touched = new Set(
     finding.faults.flatMap((fault) => {
-      const check = checks.find((one) => one.check.check.id === fault.check)?.check
+      const check = checks.find((one) => one.check.id === fault.check)?.check
       return check && !check.toFrame ? [...check.touches] : []
     }),
   )

@@ -35,6 +35,7 @@ test('a winding has no place: its @ is left to the figure', () => {
 })
 
 test('a bare length is in the shop’s unit, and the record says which', () => {
+  if (!lead) throw new Error('the leads have a check')
   const inches = { decimalComma: false, units: { temperature: '°F', length: 'in' } } as const
   expect(splitPlace(lead, '2.31k @ 16', inches, undefined)).toEqual({
     figure: '2.31k',

@@ -19,7 +19,7 @@ export interface Placed {
  * @param known the place of this step, or of this item's earlier reading
  */
 export function splitPlace(
-  check: Check,
+  check: Pick<Check, 'kind' | 'x'>,
   text: string,
   { decimalComma, units }: { decimalComma: boolean; units: ShownUnits },
   known: number | undefined,

@@ -12,9 +12,8 @@ const setting: PlainSetting = {
   zeroHow: 'subtract',
   supplyWhile: 'on',
 }
-const unit = { id: '', tag: '', history: 'used' as const, complaint: [], words: '' }
 const place = (card: Card, id: string, more: Partial<ReadingPlace> = {}): ReadingPlace => {
-  const check = prepareCard({ card, unit }).checks.get(id)
+  const check = prepareCard(card).checks.get(id)
   if (!check) throw new Error(`no check ${id}`)
   const [first] = check.points
   return {
@@ -80,7 +79,7 @@ describe('a reading', () => {
 
   test('of insulation has the volts that stood there, not those the card asks for', () => {
     const shell = place(valveCard(), 'shell', { quantity: 'insulation' })
-    const asked = shell.check.check.conditions?.testVolts
+    const asked = shell.check.conditions?.testVolts
     expect(asked).toBeGreaterThan(0)
     expect(readingEntry('2.1G', shell)).toMatchObject({ reading: { value: 2.1e9 } })
     expect(readingEntry('2.1G', shell)).not.toHaveProperty('reading.conditions.testVolts')

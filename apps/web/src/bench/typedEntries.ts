@@ -104,8 +104,8 @@ export function readingEntry(
   more: ReadingSetting = {},
 ): { reading: Reading } | { problem: ReadingProblem } {
   const { pair, index, drive } = point
-  const { conditions } = check.check
-  const placed = splitPlace(check.check, text, { decimalComma, units }, x)
+  const { conditions } = check
+  const placed = splitPlace(check, text, { decimalComma, units }, x)
   if ('problem' in placed) return placed
   const own = drive === undefined ? withoutTestVolts(conditions) : { ...conditions, drive }
   return typedReading(placed.figure, quantity, decimalComma, {

@@ -51,31 +51,31 @@ const { hold, flip, turn } = useHold(() => `${props.id}.${card.value?.plugs[0]?.
 const rows = computed(() => {
   const one = card.value
   if (!one) return []
-  const prepared = prepareCard({ card: one, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
+  const prepared = prepareCard(one)
   return [...prepared.checks.values()]
-    .filter((check) => check.check.kind !== 'look')
+    .filter((check) => check.kind !== 'look')
     .map((check) => {
       const seen = new Map<string, PreparedLimit & { forHistory: string }>()
       for (const history of ['used', 'new', 'rewound'] as const)
         for (const limit of check.limits[history]) {
-          const key = `${limit.limit.id} ${limit.band.min} ${limit.band.max}`
+          const key = `${limit.id} ${limit.band.min} ${limit.band.max}`
           if (!seen.has(key))
             seen.set(key, {
               ...limit,
-              forHistory: limit.limit.for === 'any' && history !== 'used' ? history : limit.limit.for,
+              forHistory: limit.for === 'any' && history !== 'used' ? history : limit.for,
             })
         }
       return {
-        id: check.check.id,
-        label: check.check.label,
+        id: check.id,
+        label: check.label,
         points: check.points.map((point) => pairLabel(one, point.pair)).join(', '),
-        required: check.check.required,
-        quantity: quantityOf(check.check),
-        conditions: check.check.conditions,
-        readings: (record.value?.readings ?? []).filter((reading) => reading.check === check.check.id),
+        required: check.required,
+        quantity: quantityOf(check),
+        conditions: check.conditions,
+        readings: (record.value?.readings ?? []).filter((reading) => reading.check === check.id),
         limits: [...seen.values()].map((limit) => ({
           limit,
-          source: one.sources.find((source) => source.id === limit.limit.source),
+          source: one.sources.find((source) => source.id === limit.source),
         })),
         middle: expectedOf(check.limits.used[0]?.band ?? {}),
       }
@@ -92,11 +92,11 @@ const headline = computed(() => {
   if (units === 0) return `${best}, and no unit of it tested here yet.`
   return `${best}, and ${units} ${units === 1 ? 'unit' : 'units'} of it tested here.`
 })
-const bandText = ({ band, limit }: PreparedLimit, quantity: ReturnType<typeof quantityOf>) => {
+const bandText = ({ band, stated }: PreparedLimit, quantity: ReturnType<typeof quantityOf>) => {
   const { min, max } = band
   if (min !== undefined && max !== undefined) return `${figures.bound(min, quantity)} – ${figures.bound(max, quantity)}`
   if (min !== undefined)
-    return limit.limit !== 'derived' && limit.limit.kind === 'open'
+    return stated !== 'derived' && stated.kind === 'open'
       ? `open, ${figures.bound(min, quantity)} or more`
       : `at least ${figures.bound(min, quantity)}`
   return max === undefined ? 'no figure' : `at most ${figures.bound(max, quantity)}`
@@ -182,14 +182,14 @@ useKeys((event) => {
           <div v-for="(one, i) in row.limits" :key="i" class="limit">
             <p class="band">
               <strong class="n">{{ bandText(one.limit, row.quantity) }}</strong><small
-                >{{ one.limit.limit.text ?? (one.limit.limit.limit === 'derived' ? 'derived from its windings' : '') }},
+                >{{ one.limit.text ?? (one.limit.stated === 'derived' ? 'derived from its windings' : '') }},
                 {{ one.limit.forHistory === 'any' ? 'any unit' : `${one.limit.forHistory} ones` }}</small
               >
             </p>
             <UnitStrip :band="one.limit.band" :readings="row.readings" :weaker="i > 0" :quantity="row.quantity" />
             <p class="says">
               <strong>{{ gradeWords[one.limit.grade] }}</strong>
-              {{ one.limit.limit.limit === 'derived' ? 'at the weakest of its windings’ figures' : one.source?.title }}
+              {{ one.limit.stated === 'derived' ? 'at the weakest of its windings’ figures' : one.source?.title }}
             </p>
           </div>
           <p v-if="row.limits.length === 0" class="muted">no figure</p>

@@ -1,5 +1,5 @@
 import type { CardView, QueueUnit } from '@sure-spool/contract'
-import { planSteps, prepareCard, type Card, type Run, type Step } from '@sure-spool/core'
+import { planSteps, prepareCard, type Card, type Step } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { ask } from '../store/api'
 import { keepCard, readCard } from '../store/cardCopies'
@@ -24,18 +24,7 @@ export function useLastStep(unit: () => QueueUnit | undefined) {
   const step = computed<Step | undefined>(() => {
     const one = unit()
     if (!card.value || !one) return undefined
-    const run: Pick<Run, 'card' | 'unit'> = {
-      card: card.value,
-      unit: {
-        id: one.id,
-        tag: one.tag,
-        history: one.history,
-        complaint: [],
-        words: '',
-        ...(one.variant === undefined ? {} : { variant: one.variant }),
-      },
-    }
-    return planSteps(prepareCard(run)).find(({ id }) => id === one.standing?.step)
+    return planSteps(prepareCard(card.value, one.variant)).find(({ id }) => id === one.standing?.step)
   })
   const ring = computed<string[]>(() => (step.value?.kind === 'reading' ? (step.value.point.pair ?? []) : []))
   const plug = computed(() =>

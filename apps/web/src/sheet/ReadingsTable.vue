@@ -14,17 +14,17 @@ const props = defineProps<{ state: RunState }>()
 const figures = useFigures()
 const lines = computed(() => foundLines(props.state, true, figures))
 const fine = (value: number | undefined, digits = 4) => (value === undefined ? '' : figures.plain(value, digits))
-const source = (one: Evaluation) => props.state.run.card.sources.find((each) => each.id === one.limit?.limit.source)
+const source = (one: Evaluation) => props.state.run.card.sources.find((each) => each.id === one.limit?.source)
 const sourceNumber = (one: Evaluation) =>
-  props.state.run.card.sources.findIndex((each) => each.id === one.limit?.limit.source) + 1
+  props.state.run.card.sources.findIndex((each) => each.id === one.limit?.source) + 1
 const limitText = (one: Evaluation) =>
-  one.limit ? (one.limit.limit.text ?? (one.limit.limit.limit === 'derived' ? 'from its windings' : '')) : 'no limit'
+  one.limit ? (one.limit.text ?? (one.limit.stated === 'derived' ? 'from its windings' : '')) : 'no limit'
 /** what the same point read in this unit's last run, at 20 °C */
 const earlier = computed(() => props.state.run.compare?.find((one) => one.as === 'earlier'))
 const before = ({ check, pair, entry }: Evaluation) =>
   earlier.value?.figures.find(
     (one) =>
-      one.check === check.check.id &&
+      one.check === check.id &&
       one.index === entry.reading.index &&
       (!one.pair || !pair || one.pair.every((id) => pair.includes(id))),
   )

@@ -78,7 +78,7 @@ const values = computed(() =>
     (state.value?.checks ?? []).flatMap(({ check, points }) => {
       const one = points[0]?.evaluation
       const [winding] = [...check.touches]
-      const ownOhms = check.check.kind === 'resistance' && check.touches.size === 1 && !check.toFrame
+      const ownOhms = check.kind === 'resistance' && check.touches.size === 1 && !check.toFrame
       return one && ownOhms && winding !== undefined ? [[winding, takenText(one, figures)]] : []
     }),
   ),

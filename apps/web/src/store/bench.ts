@@ -71,10 +71,10 @@ export const useBench = defineStore('bench', () => {
   const check = computed(() => {
     const step = current.value?.step
     return step && 'check' in step && step.check !== undefined && run.value
-      ? prepareCard(run.value).checks.get(step.check)
+      ? prepareCard(run.value.card, run.value.unit.variant).checks.get(step.check)
       : undefined
   })
-  const quantity = computed<Quantity>(() => (check.value && quantityOf(check.value.check)) ?? 'resistance')
+  const quantity = computed<Quantity>(() => (check.value && quantityOf(check.value)) ?? 'resistance')
   const limit = computed(() => {
     const history =
       run.value && state.value
@@ -273,7 +273,7 @@ export const useBench = defineStore('bench', () => {
 
   function keepReading(text: string): ReadingProblem | null {
     if (!check.value) return null
-    const { id } = check.value.check
+    const { id } = check.value
     const earlier = doing.value ?? heldOrSecond()
     const made = readingOf(text, {
       ...(earlier
@@ -318,7 +318,7 @@ export const useBench = defineStore('bench', () => {
 
   function stepOfEntry(entryId: string): StepState['step'] | undefined {
     const evaluation = evaluationOf(entryId)
-    return steps.value.find((one) => 'check' in one.step && one.step.check === evaluation?.check.check.id)?.step
+    return steps.value.find((one) => 'check' in one.step && one.step.check === evaluation?.check.id)?.step
   }
 
   const goTo = (id: string | null): void => {

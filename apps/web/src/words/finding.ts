@@ -7,9 +7,7 @@ export function findingTitle(state: RunState): { title: string; line: string } {
   const { finding, run } = state
   const warm = run.unit.complaint.includes('trips-when-hot')
   if (finding.word === 'no-fault-found') {
-    const dynamic = state.checks.some(
-      (one) => one.check.check.conditions?.rpm !== undefined && one.verdict === 'within',
-    )
+    const dynamic = state.checks.some((one) => one.check.conditions?.rpm !== undefined && one.verdict === 'within')
     const hot = state.tape.entries.some((entry) => entry.kind === 'temperature' && (entry.partC ?? 0) >= 50)
     const title = dynamic
       ? 'No fault found, at rest and at speed.'
@@ -93,7 +91,7 @@ const capital = (words: string): string => words.charAt(0).toUpperCase() + words
 export function notTested(state: RunState): { what: string; why: string }[] {
   const { run, tape } = state
   const checks = state.untested.map((id) => {
-    const skipped = state.checks.find((one) => one.check.check.id === id)?.skipped
+    const skipped = state.checks.find((one) => one.check.id === id)?.skipped
     return { what: checkLabel(run.card, id), why: skipped ? `skipped: ${skipped.reason}` : '' }
   })
   const hot = tape.entries.some((entry) => entry.kind === 'temperature' && (entry.partC ?? 0) >= 50)
@@ -115,7 +113,7 @@ export function notProved(state: RunState, figures: Figures): { head: string; te
     const one = points[0]?.evaluation
     const max = one?.limit?.band.max
     if (
-      check.check.kind !== 'resistance' ||
+      check.kind !== 'resistance' ||
       check.touches.size !== 1 ||
       one?.judged === undefined ||
       max === undefined ||
@@ -123,7 +121,7 @@ export function notProved(state: RunState, figures: Figures): { head: string; te
     )
       return []
     return [
-      `${checkPoints(run.card, check.check.id)} 1 − ${figures.plain(one.judged)}/${figures.plain(max)} = ${Math.round(100 * (1 - one.judged / max))} %`,
+      `${checkPoints(run.card, check.id)} 1 − ${figures.plain(one.judged)}/${figures.plain(max)} = ${Math.round(100 * (1 - one.judged / max))} %`,
     ]
   })
   return [
@@ -156,14 +154,14 @@ export function wouldSettle(state: RunState, figures: Figures): { head: string; 
   const expected = state.checks.flatMap(({ check, points }) => {
     const one = points[0]?.evaluation
     if (
-      check.check.kind !== 'resistance' ||
+      check.kind !== 'resistance' ||
       check.material !== 'copper' ||
       one?.judged === undefined ||
       check.limits.used[0]?.expectOpen
     )
       return []
     return [
-      `${checkPoints(run.card, check.check.id)} ${figures.figure((one.judged * (234.5 + 80)) / (234.5 + (one.reference?.c ?? 20)))}`,
+      `${checkPoints(run.card, check.id)} ${figures.figure((one.judged * (234.5 + 80)) / (234.5 + (one.reference?.c ?? 20)))}`,
     ]
   })
   const volts = run.card.checks.find((check) => check.kind === 'ac-output')

@@ -6,7 +6,7 @@ import { groundsOf, type Ground } from './grounds'
 const figures = figuresWith(() => false)
 function grounds(script: Script, check: string): Record<string, Ground> {
   const state = script.state()
-  const one = [...state.evaluations.values()].findLast((each) => each.check.check.id === check)
+  const one = [...state.evaluations.values()].findLast((each) => each.check.id === check)
   if (!one) throw new Error(`${check} was not read`)
   return Object.fromEntries(groundsOf(one, state.run.card, figures).map((line) => [line.name, line]))
 }

@@ -72,19 +72,19 @@ function corrected({ temperature, reference, factor, judged: value, net }: Evalu
 
 function limits({ limit, others, quantity }: Evaluation, card: Card, figures: Figures): Ground[] {
   if (!limit) return [{ name: 'limits', how: 'the card gives none that applies', gives: '' }]
-  const source = card.sources.find((one) => one.id === limit.limit.source)
+  const source = card.sources.find((one) => one.id === limit.source)
   const { min, max } = limit.band
   const shown = [min, max].map((one) => (one === undefined ? '' : figures.bound(one, quantity)))
-  const words = limit.limit.text ?? (limit.limit.limit === 'derived' ? 'derived from its windings' : '')
+  const words = limit.text ?? (limit.stated === 'derived' ? 'derived from its windings' : '')
   return [
     {
       name: 'limits',
-      how: `${words}${words ? '; ' : ''}${source?.title ?? 'no source'}, ${gradeWords[limit.grade]}${limit.limit.for === 'any' ? '' : `, for ${limit.limit.for} parts`}`,
+      how: `${words}${words ? '; ' : ''}${source?.title ?? 'no source'}, ${gradeWords[limit.grade]}${limit.for === 'any' ? '' : `, for ${limit.for} parts`}`,
       gives: shown[0] && shown[1] ? `${shown[0]} – ${shown[1]}` : shown[0] ? `from ${shown[0]}` : `to ${shown[1]}`,
     },
     ...others.map((other) => ({
       name: 'the other source',
-      how: `${card.sources.find((one) => one.id === other.limit.limit.source)?.title ?? ''} (${gradeWords[other.limit.grade]}) would have said`,
+      how: `${card.sources.find((one) => one.id === other.limit.source)?.title ?? ''} (${gradeWords[other.limit.grade]}) would have said`,
       gives: other.verdict,
     })),
   ]

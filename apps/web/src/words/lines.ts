@@ -7,7 +7,7 @@ export type LineGroup = (typeof lineGroups)[number]
 const working = new Set<CheckKind>(['ac-output', 'dc-output', 'current', 'lamp', 'act', 'field', 'response'])
 
 /** What is read while it works is not a matter of its windings, even where it is read to frame. */
-const groupOfLine = ({ kind, conditions }: Check, toFrame: boolean): LineGroup =>
+const groupOfLine = ({ kind, conditions }: Pick<Check, 'kind' | 'conditions'>, toFrame: boolean): LineGroup =>
   working.has(kind) ? (conditions?.rpm === undefined ? 'At work' : 'At speed') : toFrame ? 'Ground' : 'Windings'
 
 /** A reading on its ruler: what `ReadingRuler` is given, where it is judged and where it is only read. */
@@ -47,7 +47,7 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
       check.points.flatMap((point) => (point.held && point.evaluation ? [point.evaluation.entry.id] : [])),
     ),
   )
-  const { groupOf } = prepareCard(state.run)
+  const { groupOf } = prepareCard(state.run.card, state.run.unit.variant)
   const { card } = state.run
   return [...state.evaluations.values()]
     .filter((one) => all || standing.has(one.entry.id))
@@ -62,10 +62,10 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
       const label =
         check.toFrame && stands.length > 1
           ? `stands for ${stands.map((id) => terminalLabel(card, id)).join(', ')}`
-          : checkLabel(card, check.check.id)
+          : checkLabel(card, check.id)
       return {
         key: entry.id,
-        group: groupOfLine(check.check, toFrame),
+        group: groupOfLine(check, toFrame),
         points: takenAt(card, evaluation, figures),
         label,
         evaluation,

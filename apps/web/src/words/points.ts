@@ -28,7 +28,7 @@ export function checkPoints(card: Card, id: string): string {
 }
 
 /** What a reading's second place is: a lead's length, a place on a curve, a frequency. */
-export function placeQuantity({ kind, x }: Check): Quantity | undefined {
+export function placeQuantity({ kind, x }: Pick<Check, 'kind' | 'x'>): Quantity | undefined {
   if (kind === 'per-length') return x ?? 'length'
   if (kind === 'curve') return x ?? 'position'
   return kind === 'response' ? (x ?? 'frequency') : undefined
@@ -53,5 +53,5 @@ export function takenAt(card: Card, { pair, check, entry }: Evaluation, figures:
     ...(x === undefined || index !== undefined ? {} : { x }),
     covers: [],
   }
-  return placeLabel(card, check.check.id, point, figures)
+  return placeLabel(card, check.id, point, figures)
 }

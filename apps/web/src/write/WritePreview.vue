@@ -11,9 +11,7 @@ import { placeLabel } from '../words/points'
 /** The bench as this card will give it: the plug, the windings, and the path in working order. */
 const props = defineProps<{ card: Card }>()
 const figures = useFigures()
-const steps = computed(() =>
-  planSteps(prepareCard({ card: props.card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })),
-)
+const steps = computed(() => planSteps(prepareCard(props.card)))
 const words = (step: Step): string => {
   switch (step.kind) {
     case 'look':

@@ -1,6 +1,6 @@
 import type { Card, Check, Quantity } from '../document'
-import { expectedOf, prepareCard, quantityOf, type PreparedLimit } from '../judgement'
-import { bandOf, type Band } from '../spec'
+import { prepareCard, quantityOf, type PreparedLimit } from '../judgement'
+import { bandOf, expectedOf, type Band } from '../conformance'
 import { isMetal } from '../temperature'
 
 /** One figure that a card states, as a search needs it. */
@@ -56,10 +56,10 @@ export function figuresOf(card: Card): CardFigures {
 
 /** A card is worked out only where a limit follows from its windings: most state their figures. */
 const derivedOf = (card: Card, check: Check): PreparedLimit[] => {
-  const { checks } = prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
+  const { checks } = prepareCard(card)
   return Object.values(checks.get(check.id)?.limits ?? {})
     .flat()
-    .filter((one) => one.limit.limit === 'derived')
+    .filter((one) => one.stated === 'derived')
 }
 
 /** Ohms of a winding move with temperature as its metal does; of a part without windings nobody knows. */

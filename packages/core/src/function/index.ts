@@ -1,10 +1,4 @@
 export { currentCheck, expectedCurrent, type CurrentCheck } from './current'
 export { lampInSeries } from './lampInSeries'
-export {
-  relayRoles,
-  type Drive,
-  type Observation,
-  type RelayInput,
-  type RelayRoles,
-  type TerminalPair,
-} from './relayRoles'
+export type { Drive, Observation, RelayInput, TerminalPair } from './relayObservations'
+export { relayRoles, type RelayRoles } from './relayRoles'

@@ -1,5 +1,5 @@
-import { atLeast, below, openFrom } from '../spec'
-import { allPairs, sortedPair, type Drive, type RelayInput, type TerminalPair } from './relayRoles'
+import { atLeast, below, openFrom } from '../conformance'
+import { allPairs, sortedPair, type Drive, type RelayInput, type TerminalPair } from './relayObservations'
 
 /** What the contact pairs of a relay did, with its coil known. */
 export interface Contacts {

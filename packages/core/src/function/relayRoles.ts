@@ -1,29 +1,14 @@
-import { atLeast, atMost, below, openFrom } from '../spec'
+import { atLeast, atMost, below, openFrom } from '../conformance'
 import { contactsOf, type Contacts } from './relayContacts'
+import {
+  allPairs,
+  sortedPair,
+  type Drive,
+  type Observation,
+  type RelayInput,
+  type TerminalPair,
+} from './relayObservations'
 
-export interface Drive {
-  plus: string
-  minus: string
-}
-export type TerminalPair = [string, string]
-/** One reading between two terminals, at rest (`energised` null) or with the coil driven. */
-export interface Observation {
-  a: string
-  b: string
-  ohms: number | 'Infinity'
-  energised: Drive | null
-}
-export interface RelayInput {
-  terminals: string[]
-  observations: Observation[]
-  /** from the card: the coil, two terminals that are one by build, the only direction it may be driven */
-  coil?: TerminalPair
-  joined?: TerminalPair[]
-  drive?: Drive
-  /** what a coil may read, ohms; 20 and 2000 where not given */
-  coilMin?: number
-  coilMax?: number
-}
 export interface RelayRoles {
   coil: TerminalPair | null
   polarised?: boolean
@@ -60,14 +45,6 @@ export function relayRoles(input: RelayInput): RelayRoles {
     verdict,
     missing: verdict === 'undecided' ? fewestMissing(input, coil, contacts) : [],
   }
-}
-
-export const sortedPair = (a: string, b: string): TerminalPair => (a < b ? [a, b] : [b, a])
-
-/** Every pair of the terminals, each and all sorted. */
-export function allPairs(terminals: string[]): TerminalPair[] {
-  const sorted = [...terminals].sort()
-  return sorted.flatMap((a, i) => sorted.slice(i + 1).map((b): TerminalPair => [a, b]))
 }
 
 function coilOf({ coil, observations, coilMin = 20, coilMax = 2000 }: RelayInput): TerminalPair | null {

@@ -1,4 +1,4 @@
-import { atLeast, atMost, below, type Verdict } from '../spec'
+import { atLeast, atMost, below, type Verdict } from '../conformance'
 
 export type InsulationKind = 'value' | 'above' | 'over' | 'below' | 'spread'
 export type InsulationReason =

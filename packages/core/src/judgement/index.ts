@@ -1,16 +1,42 @@
-export { answersFor, explainedByParts, judgeCheck, type CheckState, type PointState } from './checks'
-export { unmetCondition } from './conditions'
-export { evaluate } from './evaluate'
-export { expectedOf, parsedText, type Bench, type Evaluation, type Reason } from './evaluation'
-export { isUnsteady } from './judgeFigure'
-export { prepareCard, type NeededPoint, type PreparedCard, type PreparedCheck, type PreparedLimit } from './prepare'
-export { quantityOf } from './quantityOf'
-export { judgeTogether, type Whole } from './together'
-export { demandedKind } from './threePins'
-export { voltsOf, type Draw } from './draw'
-export { judgeRelation, type RelationState } from './relations'
-export { relationChecks } from './relationChecks'
-export { samePoint, sideOf, standingOf, type Standing } from './second'
-export { isolationAt, leadsFor, type LeadsApplied, type TemperatureApplied } from './setting'
-export { atTwinReference } from './twin'
-export { outdated, readTape, type ReadingEntry, type Tape } from './tape'
+export { judgeRelation, relationChecks, voltsOf, type RelationState, type SupplyVolts } from './betweenReadings'
+export {
+  atTwinReference,
+  confirmationOf,
+  evaluate,
+  isolationAt,
+  isUnsteady,
+  leadsFor,
+  outdated,
+  parsedText,
+  readsFinite,
+  readsOpen,
+  samePoint,
+  sideOf,
+  type Bench,
+  type Confirmation,
+  type Evaluation,
+  type LeadsApplied,
+  type Reason,
+  type TemperatureApplied,
+} from './figure'
+export {
+  prepareCard,
+  quantityOf,
+  unmetCondition,
+  type NeededPoint,
+  type PreparedCard,
+  type PreparedCheck,
+  type PreparedLimit,
+} from './preparedCard'
+export { entriesThatStand, readTape, takenBackIn, type ReadingEntry, type Tape } from './tape'
+export {
+  answersFor,
+  demandedKind,
+  explainedByParts,
+  judgeCheck,
+  judgeWhole,
+  worstFirst,
+  type CheckState,
+  type PointState,
+  type Whole,
+} from './whole'

@@ -1,4 +1,4 @@
-import { atLeast } from '../spec'
+import { atLeast } from '../conformance'
 
 const headroom = 1.1
 

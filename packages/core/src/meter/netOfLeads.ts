@@ -1,4 +1,4 @@
-import { below } from '../spec'
+import { below } from '../conformance'
 
 /**
  * Takes the test leads off a reading (METHODS 2).

@@ -1,5 +1,5 @@
 import type { Instrument, MeterRange, Quantity } from '../document'
-import { atMost } from '../spec'
+import { atMost } from '../conformance'
 
 /** The ranges an instrument has for a quantity, lowest first; none when it does not measure it. */
 export function rangesFor(instrument: Instrument | undefined, quantity: Quantity): MeterRange[] {

@@ -1,4 +1,4 @@
-import { above, atMost } from '../spec'
+import { above, atMost } from '../conformance'
 
 /** One figure of a running measurement: `t` in seconds, the value in the quantity's SI unit, or beyond the range. */
 export interface TimedSample {

@@ -6,8 +6,7 @@ import { demoCard, relayCard } from '../testing'
 import { planSteps, type Step } from './steps'
 
 const names = readdirSync('demo/cards').map((name) => name.replace('.json', ''))
-const stepsOf = (card: Card): Step[] =>
-  planSteps(prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } }))
+const stepsOf = (card: Card): Step[] => planSteps(prepareCard(card))
 const order = ['meet', 'safe', 'leads', 'windings', 'ground', 'act', 'finding']
 
 describe.each(names)('the path of %s', (name) => {
@@ -66,10 +65,7 @@ describe('places of a check', () => {
 })
 
 describe('what failed a unit before comes first', () => {
-  const prepared = prepareCard({
-    card: demoCard('orrinvale-18-twin'),
-    unit: { id: '', tag: '', history: 'used', complaint: [], words: '' },
-  })
+  const prepared = prepareCard(demoCard('orrinvale-18-twin'))
   const ids = (first?: string[]) => planSteps(prepared, first).map((step) => step.id)
 
   test('right behind the leads, with the frame proved before a ground test, and no step lost or doubled', () => {

@@ -1,4 +1,4 @@
-import type { CautionId, Check, Conditions } from '../document'
+import type { CautionId, Conditions } from '../document'
 import type { Drive } from '../function'
 import type { PreparedCard, PreparedCheck } from '../judgement'
 
@@ -67,18 +67,18 @@ const known = new WeakMap<PreparedCard, Step[]>()
 function orderSteps(prepared: PreparedCard): Step[] {
   const { card } = prepared
   const checks = [...prepared.checks.values()]
-  const looks = checks.filter(({ check }) => check.kind === 'look')
-  const read = checks.filter(({ check }) => check.kind !== 'look' && !answered.has(check.kind))
-  const acts = read.filter(({ check }) => acting.has(check.kind) && !atRest(check))
+  const looks = checks.filter(({ kind }) => kind === 'look')
+  const read = checks.filter(({ kind }) => kind !== 'look' && !answered.has(kind))
+  const acts = read.filter((check) => acting.has(check.kind) && !atRest(check))
   const ground = read.filter((one) => toGround(one) && !acts.includes(one))
   const windings = read.filter((one) => !acts.includes(one) && !ground.includes(one))
-  const seen = checks.filter(({ check }) => answered.has(check.kind))
+  const seen = checks.filter(({ kind }) => answered.has(kind))
   const cold = card.care.cautions.filter((caution) => !running.includes(caution))
   const atSpeed = card.care.cautions.filter((caution) => running.includes(caution))
-  const needsPower = checks.some(({ check }) => powered.has(check.kind) || check.conditions?.drive)
+  const needsPower = checks.some(({ kind, conditions }) => powered.has(kind) || conditions?.drive)
   const placed = (some: PreparedCheck[]) => clipOrder(some.flatMap((check) => placesOf(prepared, check)))
   return [
-    ...(looks.length === 0 ? [lookStep('the part')] : looks.map((one) => lookStep(placeOf(one), one.check.id))),
+    ...(looks.length === 0 ? [lookStep('the part')] : looks.map((one) => lookStep(placeOf(one), one.id))),
     { id: 'isolate', kind: 'isolate', group: 'safe', cautions: cold },
     { id: 'temperature', kind: 'temperature', group: 'safe', cautions: [] },
     { id: 'leads', kind: 'leads', group: 'leads', cautions: [] },
@@ -88,8 +88,8 @@ function orderSteps(prepared: PreparedCard): Step[] {
     ...(needsPower ? [{ id: 'supply', kind: 'supply', group: 'act', cautions: [] } as Step] : []),
     ...setUps(acts)
       .flatMap(placed)
-      .map((one) => readingStep(one, 'act', one.check.check.conditions?.rpm === undefined ? [] : atSpeed)),
-    ...seen.map(({ check }): Step => ({
+      .map((one) => readingStep(one, 'act', one.check.conditions?.rpm === undefined ? [] : atSpeed)),
+    ...seen.map((check): Step => ({
       id: check.id,
       kind: 'answer',
       check: check.id,
@@ -105,19 +105,19 @@ function orderSteps(prepared: PreparedCard): Step[] {
 function setUps(acts: PreparedCheck[]): PreparedCheck[][] {
   const found = new Map<string, PreparedCheck[]>()
   for (const one of acts) {
-    const key = JSON.stringify(one.check.conditions ?? {})
+    const key = JSON.stringify(one.conditions ?? {})
     found.set(key, [...(found.get(key) ?? []), one])
   }
   return [...found.values()]
 }
 
 /** A relay's contacts with its coil at rest are ohms like any other. */
-const atRest = ({ kind, conditions }: Check): boolean => kind === 'contacts' && !conditions?.drive
+const atRest = ({ kind, conditions }: PreparedCheck): boolean => kind === 'contacts' && !conditions?.drive
 
 /** A test to frame that expects no path; a lead that belongs to frame is read with the windings. */
-const toGround = ({ check, points }: PreparedCheck): boolean =>
+const toGround = ({ stated, points }: PreparedCheck): boolean =>
   points.some(({ pair }) => pair.includes('frame')) &&
-  check.limits.some(({ limit }) => limit !== 'derived' && (limit.kind === 'open' || limit.kind === 'insulation'))
+  stated.some(({ limit }) => limit !== 'derived' && (limit.kind === 'open' || limit.kind === 'insulation'))
 
 const lookStep = (place: string, check?: string): Step => ({
   id: check ?? 'look',
@@ -128,7 +128,7 @@ const lookStep = (place: string, check?: string): Step => ({
   ...(check === undefined ? {} : { check }),
 })
 
-const placeOf = ({ check }: PreparedCheck): string => ('place' in check.at ? check.at.place : check.label)
+const placeOf = ({ at, label }: PreparedCheck): string => ('place' in at ? at.place : label)
 
 interface Placed {
   check: PreparedCheck
@@ -139,22 +139,21 @@ interface Placed {
 
 /** Every place where a check wants a reading. */
 function placesOf(prepared: PreparedCard, check: PreparedCheck): Placed[] {
-  const { check: own } = check
-  if (own.kind === 'contacts') return contactPlaces(prepared, check)
-  const count = own.items ?? ('ring' in own.at ? own.at.ring : 0)
-  const pair = 'pair' in own.at ? own.at.pair : undefined
+  if (check.kind === 'contacts') return contactPlaces(prepared, check)
+  const count = check.items ?? ('ring' in check.at ? check.at.ring : 0)
+  const pair = 'pair' in check.at ? check.at.pair : undefined
   const at = { ...(pair ? { pair } : {}), covers: pair ?? [] }
   if (count > 0)
     return Array.from({ length: count }, (_, i) => ({ check, point: { ...at, index: i + 1 }, mark: String(i + 1) }))
-  const places = curvePlaces(own)
+  const places = curvePlaces(check)
   if (places.length > 0) return places.map((x) => ({ check, point: { ...at, x }, mark: String(x) }))
   if (check.points.length === 0) return [{ check, point: at, mark: '' }]
   const several = check.points.length > 1
   return check.points.map((point) => ({ check, point, mark: several ? point.pair.join('-') : '' }))
 }
 
-const curvePlaces = ({ limits }: Check): number[] =>
-  limits
+const curvePlaces = ({ stated }: PreparedCheck): number[] =>
+  stated
     .flatMap(({ limit }) => (limit !== 'derived' && limit.kind === 'curve' ? [limit.points] : []))[0]
     ?.map(({ x }) => x) ?? []
 
@@ -167,12 +166,12 @@ function contactPlaces({ card }: PreparedCard, check: PreparedCheck): Placed[] {
     ({ pair }) => !coil || !pair.some((terminal) => [coil.from, coil.to].includes(terminal)),
   )
   const pairs = off.length > 0 ? off : check.points
-  const drive: Conditions['drive'] = check.check.conditions?.drive ?? null
+  const drive: Conditions['drive'] = check.conditions?.drive ?? null
   return pairs.map(({ pair, covers }) => ({ check, point: { pair, covers, drive }, mark: pair.join('-') }))
 }
 
 function readingStep({ check, point, mark }: Placed, group: StepGroup, cautions: CautionId[] = []): Step {
-  const { id, required } = check.check
+  const { id, required } = check
   return { id: mark === '' ? id : `${id}:${mark}`, kind: 'reading', check: id, point, required, group, cautions }
 }
 

@@ -1,4 +1,4 @@
-import { atLeast, atMost } from '../spec'
+import { atLeast, atMost } from '../conformance'
 
 const widening = 0.2
 

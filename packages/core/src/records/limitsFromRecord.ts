@@ -1,5 +1,5 @@
 import { toleranceFromGood, type Tolerance } from '../series'
-import { rounded } from '../spec'
+import { rounded } from '../conformance'
 
 /** A unit's figure on one check: net of leads, metal at 20 °C, with its standard uncertainty. */
 export interface RecordedFigure {

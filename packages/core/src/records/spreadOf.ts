@@ -1,3 +1,5 @@
+import { mean, medianSorted, quantileSorted, sampleStandardDeviation } from 'simple-statistics'
+
 export interface Spread {
   n: number
   mean: number
@@ -17,25 +19,15 @@ export interface Spread {
  */
 export function spreadOf(values: number[]): Spread | null {
   const sorted = values.filter((one) => Number.isFinite(one)).sort((a, b) => a - b)
-  const n = sorted.length
-  const [min, max] = [sorted[0], sorted[n - 1]]
+  const [min, max] = [sorted[0], sorted.at(-1)]
   if (min === undefined || max === undefined) return null
-  const mean = sorted.reduce((sum, one) => sum + one, 0) / n
-  const s = n < 2 ? null : Math.sqrt(sorted.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (n - 1))
   return {
-    n,
-    mean,
-    s,
-    median: quantile(sorted, 0.5),
-    quartiles: [quantile(sorted, 0.25), quantile(sorted, 0.75)],
+    n: sorted.length,
+    mean: mean(sorted),
+    s: sorted.length < 2 ? null : sampleStandardDeviation(sorted),
+    median: medianSorted(sorted),
+    quartiles: [quantileSorted(sorted, 0.25), quantileSorted(sorted, 0.75)],
     min,
     max,
   }
-}
-
-function quantile(sorted: number[], share: number): number {
-  const place = share * (sorted.length - 1)
-  const low = sorted[Math.floor(place)] ?? NaN
-  const high = sorted[Math.ceil(place)] ?? low
-  return low + (place - Math.floor(place)) * (high - low)
 }

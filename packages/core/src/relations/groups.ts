@@ -1,4 +1,4 @@
-import { openFrom } from '../spec'
+import { openFrom } from '../conformance'
 
 export type PairReading = { a: string; b: string; value: number | 'Infinity' }
 

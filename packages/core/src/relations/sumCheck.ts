@@ -1,4 +1,4 @@
-import { atMost } from '../spec'
+import { atMost } from '../conformance'
 
 export interface Figure {
   value: number

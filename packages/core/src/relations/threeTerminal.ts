@@ -1,4 +1,4 @@
-import { atMost, openFrom } from '../spec'
+import { atMost, openFrom } from '../conformance'
 
 type Ohms = number | 'Infinity'
 type Pin = 'a' | 'b' | 'c'

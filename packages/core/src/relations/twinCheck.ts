@@ -1,4 +1,4 @@
-import { judgeValue, type Verdict } from '../spec'
+import { judgeValue, type Verdict } from '../conformance'
 import type { Figure } from './sumCheck'
 
 /**

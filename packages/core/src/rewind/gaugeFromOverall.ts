@@ -1,4 +1,4 @@
-import { atMost } from '../spec'
+import { atMost } from '../conformance'
 import { wire } from './wire'
 
 const gauges = Array.from({ length: 57 }, (_, awg) => awg)

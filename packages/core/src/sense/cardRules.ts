@@ -8,23 +8,23 @@ export type CardRule = (checks: PreparedCheck[]) => CardRemark[]
 
 /** A winding's limit without a minimum: a short would pass. */
 export const noFloor: CardRule = (checks) =>
-  checks.flatMap(({ check, toFrame, touches, limits }) => {
-    if (check.kind !== 'resistance' || toFrame || touches.size === 0) return []
+  checks.flatMap(({ id, kind, toFrame, touches, limits }) => {
+    if (kind !== 'resistance' || toFrame || touches.size === 0) return []
     const bare = Object.values(limits)
       .flat()
       .some(({ band, expectOpen }) => !expectOpen && band.max !== undefined && band.min === undefined)
-    return bare ? [{ id: 'no-floor', severity: 'warn', params: { check: check.id }, check: check.id }] : []
+    return bare ? [{ id: 'no-floor', severity: 'warn', params: { check: id }, check: id }] : []
   })
 
 /** Limits that contradict each other: the whole against its parts, two of one grade without overlap. */
 export const limitsConflict: CardRule = (checks) =>
-  checks.flatMap(({ check, limits }) => {
+  checks.flatMap(({ id, limits }) => {
     const found = Object.values(limits).flatMap((some) => apart(some) ?? againstParts(some) ?? [])
     const [first] = found
     if (!first) return []
     const [one, other] = first
-    const params = { check: check.id, one: bandText(one), other: bandText(other) }
-    return [{ id: 'limits-conflict', severity: 'warn', params, check: check.id }]
+    const params = { check: id, one: bandText(one), other: bandText(other) }
+    return [{ id: 'limits-conflict', severity: 'warn', params, check: id }]
   })
 
 type Two = [PreparedLimit, PreparedLimit]
@@ -54,6 +54,6 @@ const bandText = ({ band }: PreparedLimit): string => `${band.min ?? ''}–${ban
  * @returns one remark a check and rule, in the card's order
  */
 export function cardRemarks(card: Card): CardRemark[] {
-  const { checks } = prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
+  const { checks } = prepareCard(card)
   return [noFloor, limitsConflict].flatMap((rule) => rule([...checks.values()]))
 }

@@ -41,7 +41,7 @@ export const windingsUntested: ClosingRule = ({ bench, all, checks }) => {
 /** No fault found by ohms on a family whose faults ohms are known to miss. */
 export const staticOnly: ClosingRule = ({ bench, checks, noFaultFound }) => {
   const dynamic = checks.some(
-    (one) => ['ac-output', 'dc-output', 'response'].includes(one.check.check.kind) && one.verdict === 'within',
+    (one) => ['ac-output', 'dc-output', 'response'].includes(one.check.kind) && one.verdict === 'within',
   )
   return noFaultFound && !dynamic && ohmsMiss.includes(bench.run.card.family)
     ? { id: 'static-only', severity: 'note', params: { family: bench.run.card.family } }
@@ -58,23 +58,21 @@ export const flexTheLead: ClosingRule = ({ bench, all }) => {
 /** Repaired, and the tests that failed it were not made again. */
 export const retestMissing: ClosingRule = ({ bench, all, checks, stood }) => {
   if (bench.tape.works.length === 0) return null
-  const failed = new Set(all.filter((one) => one.verdict === 'outside' && stood(one)).map((one) => one.check.check.id))
-  const missing = checks.filter(
-    (one) => failed.has(one.check.check.id) && one.points.every((point) => !point.evaluation),
-  )
+  const failed = new Set(all.filter((one) => one.verdict === 'outside' && stood(one)).map((one) => one.check.id))
+  const missing = checks.filter((one) => failed.has(one.check.id) && one.points.every((point) => !point.evaluation))
   return missing.length > 0
-    ? { id: 'retest-missing', severity: 'stop', params: { checks: missing.map((one) => one.check.check.id).join(' ') } }
+    ? { id: 'retest-missing', severity: 'stop', params: { checks: missing.map((one) => one.check.id).join(' ') } }
     : null
 }
 
 /** It operated, and neither contacts nor travel were looked at: a click proves the magnet alone. */
 export const clickOnly: ClosingRule = ({ checks }) => {
-  const acted = checks.some((one) => one.check.check.kind === 'act' && one.verdict === 'within')
+  const acted = checks.some((one) => one.check.kind === 'act' && one.verdict === 'within')
   const left = checks.filter(
-    ({ check, verdict }) => (check.check.kind === 'contacts' || check.check.kind === 'act') && verdict === 'none',
+    ({ check, verdict }) => (check.kind === 'contacts' || check.kind === 'act') && verdict === 'none',
   )
   return acted && left.length > 0
-    ? { id: 'click-only', severity: 'warn', params: { checks: left.map((one) => one.check.check.id).join(' ') } }
+    ? { id: 'click-only', severity: 'warn', params: { checks: left.map((one) => one.check.id).join(' ') } }
     : null
 }
 
@@ -89,22 +87,21 @@ export const testsDisagree: ClosingRule = ({ checks }) => {
 /** Sound by output and open by ohms or the other way round; balanced bars and a failed short test. */
 function contradiction(checks: CheckState[]): Remark['params'] | null {
   const params = (one: CheckState, stronger: CheckState) => ({
-    one: one.check.check.id,
-    stronger: stronger.check.check.id,
+    one: one.check.id,
+    stronger: stronger.check.id,
   })
-  const pairOf = ({ check }: CheckState) =>
-    'pair' in check.check.at ? [...check.check.at.pair].sort().join() : undefined
+  const pairOf = ({ check }: CheckState) => ('pair' in check.at ? [...check.at.pair].sort().join() : undefined)
   for (const one of checks) {
-    if (one.check.check.kind !== 'resistance' || pairOf(one) === undefined) continue
+    if (one.check.kind !== 'resistance' || pairOf(one) === undefined) continue
     for (const other of checks) {
-      if (!outputKinds.has(other.check.check.kind) || pairOf(other) !== pairOf(one)) continue
+      if (!outputKinds.has(other.check.kind) || pairOf(other) !== pairOf(one)) continue
       const open = one.reason === 'open-circuit' && other.verdict === 'within'
       const silent = one.verdict === 'within' && other.verdict === 'outside'
       if (open || silent) return params(one, other)
     }
   }
-  const balanced = checks.find((one) => one.check.check.kind === 'bars' && one.verdict === 'within')
-  const shorted = checks.find((one) => one.check.check.kind === 'act' && one.verdict === 'outside')
+  const balanced = checks.find((one) => one.check.kind === 'bars' && one.verdict === 'within')
+  const shorted = checks.find((one) => one.check.kind === 'act' && one.verdict === 'outside')
   return balanced && shorted ? params(balanced, shorted) : null
 }
 
@@ -130,10 +127,10 @@ export const highIsNotShorted: ClosingRule = ({ bench, checks }) => {
   const high = checks.find(
     (one) =>
       (about.size === 0 || [...one.check.touches].some((winding) => about.has(winding))) &&
-      one.check.check.kind === 'resistance' &&
+      one.check.kind === 'resistance' &&
       (one.reason === 'above-maximum' || one.reason === 'open-circuit'),
   )
-  return high ? { id: 'high-is-not-shorted', severity: 'warn', params: { check: high.check.check.id } } : null
+  return high ? { id: 'high-is-not-shorted', severity: 'warn', params: { check: high.check.id } } : null
 }
 
 export const closingRules: ClosingRule[] = [

@@ -1,6 +1,6 @@
-import { above, below, openFrom } from '../spec'
+import { above, below } from '../conformance'
 import { parseReading } from '../quantity'
-import { demandedKind, parsedText, samePoint, type Evaluation } from '../judgement'
+import { demandedKind, parsedText, readsOpen, samePoint, type Evaluation } from '../judgement'
 import { isMetal } from '../temperature'
 import type { ReadingRule } from './rule'
 
@@ -69,7 +69,7 @@ export const twinsBothOff: ReadingRule = {
   test: ({ evaluation, relations }) => {
     const alike = relations.some(({ relation, verdict }) => relation.kind === 'twin' && verdict === 'within')
     const doubtful = evaluation.verdict === 'outside' || evaluation.reason === 'guess'
-    return alike && doubtful ? { severity: 'warn', params: { check: evaluation.check.check.id } } : null
+    return alike && doubtful ? { severity: 'warn', params: { check: evaluation.check.id } } : null
   },
 }
 
@@ -77,25 +77,24 @@ export const twinsBothOff: ReadingRule = {
 export const acOnOpen: ReadingRule = {
   id: 'ac-on-open',
   test: ({ evaluation, before }) => {
-    const { kind } = evaluation.check.check
+    const { kind } = evaluation.check
     if (kind !== 'inductance' && kind !== 'capacitance') return null
     const open = before.find(
       (one) => one.quantity === 'resistance' && readsOpen(one) && samePair(one, evaluation) && !one.limit?.expectOpen,
     )
-    return open ? { severity: 'note', params: { check: open.check.check.id } } : null
+    return open ? { severity: 'note', params: { check: open.check.id } } : null
   },
 }
 
-const readsOpen = ({ bound, net }: Evaluation): boolean => (bound ?? net ?? 0) >= openFrom
 const samePair = (a: Evaluation, b: Evaluation): boolean =>
   a.pair !== undefined && (b.pair?.every((terminal) => a.pair?.includes(terminal)) ?? false)
 
 /** Three pins mean something else for each construction, and none is chosen. */
 export const kindUnset: ReadingRule = {
   id: 'kind-unset',
-  setting: ({ evaluation }) => evaluation.check.check.id,
+  setting: ({ evaluation }) => evaluation.check.id,
   test: ({ bench, evaluation }) => {
-    const { check } = evaluation.check
+    const { check } = evaluation
     return check.kind === 'three-pins' && demandedKind(bench.run.card, check.id) === undefined
       ? { severity: 'stop', params: { check: check.id } }
       : null

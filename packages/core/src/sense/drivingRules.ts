@@ -1,14 +1,14 @@
-import { above } from '../spec'
+import { above } from '../conformance'
 import { isolationAt, voltsOf, type Evaluation } from '../judgement'
 import type { Drive } from '../function'
 import type { ReadingRule } from './rule'
 
 const driveOf = ({ entry, check }: Evaluation): Drive | null => {
   const read = entry.reading.conditions?.drive
-  return (read === undefined ? check.check.conditions?.drive : read) ?? null
+  return (read === undefined ? check.conditions?.drive : read) ?? null
 }
 const drivenKinds = new Set(['current', 'lamp'])
-const isDriven = (one: Evaluation): boolean => driveOf(one) !== null || drivenKinds.has(one.check.check.kind)
+const isDriven = (one: Evaluation): boolean => driveOf(one) !== null || drivenKinds.has(one.check.kind)
 
 /** An ohm step right after an ampere step: the lead may still be in the ampere jack. */
 export const jackAfterAmps: ReadingRule = {
@@ -21,7 +21,7 @@ export const jackAfterAmps: ReadingRule = {
     const moved = bench.tape.proofs.some(
       (proof) => proof.of === 'jack' && proof.n > last.entry.n && proof.n < evaluation.entry.n,
     )
-    return moved ? null : { severity: 'stop', params: { after: last.check.check.id } }
+    return moved ? null : { severity: 'stop', params: { after: last.check.id } }
   },
 }
 
@@ -53,9 +53,9 @@ const overshoot = 1.1
 /** Test volts above what this part may see. */
 export const overVolts: ReadingRule = {
   id: 'over-volts',
-  setting: ({ evaluation }) => `${evaluation.check.check.id}/${evaluation.entry.reading.conditions?.testVolts ?? ''}`,
+  setting: ({ evaluation }) => `${evaluation.check.id}/${evaluation.entry.reading.conditions?.testVolts ?? ''}`,
   test: ({ bench, evaluation }) => {
-    const { check } = evaluation.check
+    const { check } = evaluation
     if (check.kind !== 'insulation') return null
     const most = bench.run.card.care.maxTestVolts
     const set = check.conditions?.testVolts ?? 0
@@ -72,7 +72,7 @@ export const acrossElectronics: ReadingRule = {
   setting: ({ evaluation }) => (evaluation.pair ?? []).join('~'),
   test: ({ bench, evaluation }) => {
     const { pair, check } = evaluation
-    if (check.check.kind !== 'insulation' || !pair) return null
+    if (check.kind !== 'insulation' || !pair) return null
     const hit = bench.run.card.care.electronicsBetween?.some((one) => one.every((terminal) => pair.includes(terminal)))
     return hit ? { severity: 'stop', params: { pair: pair.join(' ') } } : null
   },
@@ -81,7 +81,7 @@ export const acrossElectronics: ReadingRule = {
 /** Power asked for before the pins are known by ohms: no spark finds a coil. */
 export const unknownPinsPower: ReadingRule = {
   id: 'unknown-pins-power',
-  setting: ({ evaluation }) => evaluation.check.check.id,
+  setting: ({ evaluation }) => evaluation.check.id,
   test: ({ evaluation, earlier }) => {
     const drive = driveOf(evaluation)
     const pins = drive ? [drive.plus, drive.minus] : evaluation.pair

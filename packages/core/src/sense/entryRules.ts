@@ -1,7 +1,7 @@
 import { chooseRange, rangesFor } from '../meter'
 import { unitSlip } from '../quantity'
-import { above, atLeast, atMost, below, openFrom, type Band } from '../spec'
-import { expectedOf, parsedText, type Evaluation, quantityOf } from '../judgement'
+import { above, atLeast, atMost, below, expectedOf, openFrom, type Band } from '../conformance'
+import { parsedText, quantityOf, type Evaluation } from '../judgement'
 import { meterCannot } from './meterCannot'
 import type { Found, Moment, ReadingRule } from './rule'
 
@@ -81,7 +81,7 @@ export const zeroOrOpen: ReadingRule = {
   test: (moment) => {
     const { evaluation, earlier } = moment
     if (typedFigure(moment) !== 0 || evaluation.quantity !== 'resistance') return null
-    if (evaluation.check.check.kind === 'contacts' || evaluation.limit?.kind === 'closed') return null
+    if (evaluation.check.kind === 'contacts' || evaluation.limit?.kind === 'closed') return null
     const last = earlier.filter((one) => one.instrument === evaluation.instrument).at(-1)
     const justOver = last?.entry.reading.kind === 'over'
     const leads = evaluation.leads
@@ -170,10 +170,9 @@ export const fitsAnother: ReadingRule = {
       return null
     for (const other of bench.prepared.checks.values()) {
       const [theirs] = other.limits[bench.tape.history(evaluation.entry)]
-      if (other === evaluation.check || quantityOf(other.check) !== quantity || theirs?.expectOpen) continue
-      if (theirs?.band.min === undefined || theirs.band.max === undefined || standing(other.check.id).length > 0)
-        continue
-      if (inside(net, theirs.band)) return { severity: 'warn', params: { value: net, other: other.check.id } }
+      if (other === evaluation.check || quantityOf(other) !== quantity || theirs?.expectOpen) continue
+      if (theirs?.band.min === undefined || theirs.band.max === undefined || standing(other.id).length > 0) continue
+      if (inside(net, theirs.band)) return { severity: 'warn', params: { value: net, other: other.id } }
     }
     return null
   },
@@ -190,7 +189,7 @@ export const sameAsLast: ReadingRule = {
     if (!last || here === undefined || there === undefined || last.check === evaluation.check) return null
     if (evaluation.taken === undefined || evaluation.taken !== last.taken || expectsOpen(evaluation)) return null
     const apart = Math.abs(here - there) > 0.1 * Math.max(here, there)
-    return apart ? { severity: 'warn', params: { value: evaluation.taken, last: last.check.check.id } } : null
+    return apart ? { severity: 'warn', params: { value: evaluation.taken, last: last.check.id } } : null
   },
 }
 

@@ -1,5 +1,5 @@
 import { rangeOf } from '../meter'
-import { below } from '../spec'
+import { below } from '../conformance'
 import { readingUncertainty } from '../uncertainty'
 import type { Evaluation } from '../judgement'
 

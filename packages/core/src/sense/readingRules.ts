@@ -1,6 +1,6 @@
-import { above, atMost, judgeValue, openFrom } from '../spec'
+import { above, atMost, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
-import { isUnsteady, type Evaluation, unmetCondition, samePoint } from '../judgement'
+import { isUnsteady, readsFinite, readsOpen, samePoint, unmetCondition, type Evaluation } from '../judgement'
 import type { ReadingRule } from './rule'
 
 /** The leaning changes within ±10 °C of a temperature that nobody measured. */
@@ -68,7 +68,7 @@ export const repeatsApart: ReadingRule = {
 export const conditionMissing: ReadingRule = {
   id: 'condition-missing',
   test: ({ evaluation }) => {
-    const { check } = evaluation.check
+    const { check } = evaluation
     const { kind } = check
     if (!['ac-output', 'dc-output', 'current', 'lamp', 'response'].includes(kind)) return null
     const unmet = unmetCondition(check, evaluation.entry.reading.conditions)
@@ -76,10 +76,6 @@ export const conditionMissing: ReadingRule = {
     return missing ? { severity: 'stop', params: { condition: unmet } } : null
   },
 }
-
-const finite = ({ net }: Evaluation): boolean => net !== undefined && net < openFrom
-const isOpen = ({ bound, net, reason }: Evaluation): boolean =>
-  reason === 'open-circuit' || (bound ?? 0) >= openFrom || (net ?? 0) >= openFrom
 
 /** A part above the whole it is part of, by more than the uncertainty. */
 export const beyondPhysics: ReadingRule = {
@@ -89,10 +85,10 @@ export const beyondPhysics: ReadingRule = {
     for (const relation of bench.run.card.relations) {
       if (relation.kind !== 'sum') continue
       const whole = standing(relation.whole).at(-1)
-      if (!whole || !finite(whole)) continue
+      if (!whole || !readsFinite(whole)) continue
       for (const id of relation.parts) {
         const part = standing(id).at(-1)
-        if (!part || !finite(part) || (part !== evaluation && whole !== evaluation)) continue
+        if (!part || !readsFinite(part) || (part !== evaluation && whole !== evaluation)) continue
         const excess = (part.net ?? 0) - (whole.net ?? 0)
         if (above(excess, 2 * Math.hypot(part.netU ?? 0, whole.netU ?? 0)))
           return {
@@ -130,7 +126,7 @@ export const sumOff: ReadingRule = {
           wholeCheck: state.relation.whole,
           residual: state.sum.residual,
           allowed: state.sum.allowed,
-          likely: state.odd?.check.check.id ?? state.relation.whole,
+          likely: state.odd?.check.id ?? state.relation.whole,
           likelyEntry: state.odd?.entry.id ?? '',
           implied: oddIndex >= 0 ? (state.sum.impliedPart[oddIndex] ?? 0) : state.sum.impliedWhole,
         },
@@ -171,9 +167,9 @@ export const oneOpenOfThree: ReadingRule = {
   cause: 'sum',
   test: ({ bench, evaluation, standing }) => {
     for (const members of threes(bench.run.card.relations, evaluation, standing)) {
-      const open = members.filter(isOpen)
-      if (open.length !== 1 || !members.filter((one) => one !== open[0]).every(finite)) continue
-      return { severity: 'stop', params: { open: open[0]?.check.check.id ?? '' } }
+      const open = members.filter(readsOpen)
+      if (open.length !== 1 || !members.filter((one) => one !== open[0]).every(readsFinite)) continue
+      return { severity: 'stop', params: { open: open[0]?.check.id ?? '' } }
     }
     return null
   },
@@ -186,10 +182,10 @@ export const openAddsNothing: ReadingRule = {
     for (const relation of bench.run.card.relations) {
       if (relation.kind !== 'sum') continue
       const whole = standing(relation.whole).at(-1)
-      const open = relation.parts.flatMap((id) => standing(id).slice(-1)).filter(isOpen)
-      if (!whole || !isOpen(whole) || open.length === 0) continue
+      const open = relation.parts.flatMap((id) => standing(id).slice(-1)).filter(readsOpen)
+      if (!whole || !readsOpen(whole) || open.length === 0) continue
       if (whole !== evaluation && !open.includes(evaluation)) continue
-      return { severity: 'note', params: { open: open[0]?.check.check.id ?? '', whole: relation.whole } }
+      return { severity: 'note', params: { open: open[0]?.check.id ?? '', whole: relation.whole } }
     }
     return null
   },
@@ -221,7 +217,7 @@ export const sisterRatio: ReadingRule = {
             relation: state.relation.id,
             ratio: state.value ?? 0,
             stated: state.relation.ratio,
-            odd: state.odd?.check.check.id ?? '',
+            odd: state.odd?.check.id ?? '',
           },
         }
     }
@@ -265,7 +261,7 @@ export const groundCeiling: ReadingRule = {
   test: ({ evaluation }) => {
     const { check, verdict, bound, limit } = evaluation
     if (!check.toFrame || verdict !== 'within') return null
-    const weak = ['continuity', 'lamp'].includes(check.check.kind) || (limit?.band.min ?? openFrom) < openFrom
+    const weak = ['continuity', 'lamp'].includes(check.kind) || (limit?.band.min ?? openFrom) < openFrom
     const low = bound !== undefined && bound < highRange
     return weak || low ? { severity: 'note', params: { ...(bound === undefined ? {} : { bound }) } } : null
   },

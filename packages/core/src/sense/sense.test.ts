@@ -206,7 +206,7 @@ describe('how remarks are given', () => {
     expect(held.state()).toMatchObject({ holding: { id: 'prefix-jump' }, step: 'low' })
     const kept = on().ready().read('low', '318k').put({ kind: 'answer', remark: 'prefix-jump', reason: 'it shows so' })
     expect(kept.state().holding).toBeUndefined()
-    expect(kept.state().checks.find((check) => check.check.check.id === 'low')?.held).toBeUndefined()
+    expect(kept.state().checks.find((one) => one.check.id === 'low')?.held).toBeUndefined()
     expect(on().ready().read('low', '318k').again('low', '318').state().holding).toBeUndefined()
   })
 

@@ -1,4 +1,4 @@
-import { above, openFrom } from '../spec'
+import { above, openFrom } from '../conformance'
 import { isolationAt, leadsFor } from '../judgement'
 import type { Entry } from '../document'
 import type { Found, Moment, ReadingRule } from './rule'

@@ -154,10 +154,10 @@ class Watcher {
   }
 
   private momentOf(evaluation: Evaluation): Moment {
-    const standing = (check: string) => this.standing.filter((one) => one.check.check.id === check)
+    const standing = (check: string) => this.standing.filter((one) => one.check.id === check)
     const { bench, earlier } = this
     const counting = (check: string) => standing(check).filter((one) => !this.isHeld(one.entry.id))
-    const relations = (bench.prepared.relationsOf.get(evaluation.check.check.id) ?? []).map((relation) =>
+    const relations = (bench.prepared.relationsOf.get(evaluation.check.id) ?? []).map((relation) =>
       judgeRelation(bench, relation, counting),
     )
     return { bench, evaluation, before: this.standing, standing, earlier, relations }

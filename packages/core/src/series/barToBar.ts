@@ -1,4 +1,5 @@
-import { above } from '../spec'
+import { median as medianOf, medianAbsoluteDeviation } from 'simple-statistics'
+import { above } from '../conformance'
 
 export interface BarToBar {
   median: number | null
@@ -19,13 +20,13 @@ export interface BarToBar {
 export function barToBar(input: { values: (number | 'Infinity')[]; allowedPct?: number }): BarToBar {
   const { values, allowedPct = 8 } = input
   const finite = values.filter((one): one is number => typeof one === 'number' && Number.isFinite(one))
-  const median = medianOf(finite)
+  const median = finite.length === 0 ? null : medianOf(finite)
   const flagged: BarToBar['flagged'] = []
   if (median === null) {
     values.forEach((_, index) => flagged.push({ index, direction: 'high' }))
     return { median, madSigma: null, spreadPct: null, flagged, scattered: false }
   }
-  const madSigma = 1.4826 * (medianOf(finite.map((one) => Math.abs(one - median))) ?? 0)
+  const madSigma = 1.4826 * medianAbsoluteDeviation(finite)
   const allowed = Math.max(3.5 * madSigma, (allowedPct / 100) * Math.abs(median))
   values.forEach((value, index) => {
     if (value === 'Infinity' || !Number.isFinite(value)) flagged.push({ index, direction: 'high' })
@@ -34,11 +35,4 @@ export function barToBar(input: { values: (number | 'Infinity')[]; allowedPct?: 
   })
   const spreadPct = median === 0 ? null : (100 * (Math.max(...finite) - Math.min(...finite))) / median
   return { median, madSigma, spreadPct, flagged, scattered: above(madSigma, (allowedPct / 100) * Math.abs(median)) }
-}
-
-function medianOf(values: number[]): number | null {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = sorted.length / 2
-  const [below, at] = [sorted[Math.ceil(middle) - 1], sorted[Math.floor(middle)]]
-  return below === undefined || at === undefined ? null : (below + at) / 2
 }

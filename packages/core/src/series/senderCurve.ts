@@ -1,4 +1,4 @@
-import { judgeValue, rounded, type Verdict } from '../spec'
+import { judgeValue, rounded, type Verdict } from '../conformance'
 
 export interface CurvePoint {
   x: number

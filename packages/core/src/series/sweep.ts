@@ -1,4 +1,4 @@
-import { above } from '../spec'
+import { above } from '../conformance'
 
 export interface SweepSample {
   x: number

@@ -1,3 +1,4 @@
+import { mean as meanOf, sampleStandardDeviation } from 'simple-statistics'
 import { chiSquareQuantile } from '../uncertainty'
 
 const fewest = 5
@@ -22,9 +23,8 @@ export interface Tolerance {
 export function toleranceFromGood({ values, u = 0 }: { values: number[]; u?: number }): Tolerance | null {
   const n = values.length
   if (n < fewest) return null
-  const mean = values.reduce((sum, one) => sum + one, 0) / n
-  const scatter = Math.sqrt(values.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (n - 1))
-  const s = Math.max(scatter, u)
+  const mean = meanOf(values)
+  const s = Math.max(sampleStandardDeviation(values), u)
   const k = z95 * Math.sqrt(1 + 1 / n) * Math.sqrt((n - 1) / chiSquareQuantile(0.05, n - 1))
   return { n, mean, s, k, min: Math.max(0, mean - k * s), max: mean + k * s }
 }

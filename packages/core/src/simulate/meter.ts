@@ -1,6 +1,6 @@
 import type { Instrument, MeterRange, Quantity } from '../document'
 import { rangesFor } from '../meter'
-import { above } from '../spec'
+import { above } from '../conformance'
 import type { Chance } from './chance'
 
 /** One figure of a meter: `range` is the full scale it stood on, in the quantity's SI unit. */

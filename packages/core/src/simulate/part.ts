@@ -1,4 +1,4 @@
-import type { Card, Material } from '../document'
+import { nodesOf, type Card, type Material } from '../document'
 
 /** How a part is at fault, or seems to be (METHODS 9). A fault may show only above a temperature, or while a lead is bent. */
 export type Fault = { above?: number; flexed?: true } & (
@@ -44,7 +44,7 @@ const groundLeadOhms = 0.04
  */
 export function partOf(card: Card, faults: Fault[] = [], spread: Record<string, number> = {}): SimulatedPart {
   return {
-    terminals: [...new Set(['frame', ...card.terminals.map((terminal) => terminal.id)])],
+    terminals: nodesOf(card),
     windings: card.windings.map(({ id, from, to, ohms, material }) => ({
       id,
       from,

@@ -16,7 +16,7 @@ export function comparisonOf(state: RunState, as: Comparison['as']): Comparison 
       const { check, pair, entry } = evaluation
       return [
         {
-          check: check.check.id,
+          check: check.id,
           ...(pair ? { pair } : {}),
           ...(entry.reading.index === undefined ? {} : { index: entry.reading.index }),
           ...atTwinReference(evaluation),
@@ -24,6 +24,6 @@ export function comparisonOf(state: RunState, as: Comparison['as']): Comparison 
       ]
     }),
   )
-  const failed = checks.filter(({ verdict, held }) => verdict === 'outside' && !held).map(({ check }) => check.check.id)
+  const failed = checks.filter(({ verdict, held }) => verdict === 'outside' && !held).map(({ check }) => check.id)
   return { as, tag: run.unit.tag, run: run.id, figures, ...(failed.length > 0 ? { failed } : {}) }
 }

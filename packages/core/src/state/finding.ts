@@ -6,8 +6,8 @@ import {
   type Evaluation,
   type RelationState,
   sideOf,
-  standingOf,
-  type Standing,
+  confirmationOf,
+  type Confirmation,
 } from '../judgement'
 
 export type FindingWord = 'fault-found' | 'undecided' | 'no-fault-found'
@@ -72,23 +72,23 @@ function judgeCheckPoints(
   open: OpenPoint[],
   continuityOnly: string[],
 ): void {
-  const id = state.check.check.id
+  const id = state.check.id
   if (input.explained.has(id)) return
-  if (state.check.check.kind === 'look') {
-    if (state.check.check.required && state.reason === 'not-read') open.push({ why: 'not-read', check: id })
+  if (state.check.kind === 'look') {
+    if (state.check.required && state.reason === 'not-read') open.push({ why: 'not-read', check: id })
     return
   }
   for (const point of state.points) {
     const { evaluation } = point
     const about = { check: id, ...(evaluation ? { entry: evaluation.entry.id } : {}) }
     if (!evaluation) {
-      if (state.check.check.required) open.push({ why: 'not-read', ...about })
+      if (state.check.required) open.push({ why: 'not-read', ...about })
     } else if (input.heldBack.has(evaluation.entry.id)) {
       // an optional test that read outside is not forgotten because a question about it waits
-      if (state.check.check.required || evaluation.verdict === 'outside') open.push({ why: 'held', ...about })
+      if (state.check.required || evaluation.verdict === 'outside') open.push({ why: 'held', ...about })
     } else judgePoint(input, state, point, evaluation, faults, open, continuityOnly)
   }
-  if (state.points.length === 0 && state.check.check.required) open.push({ why: 'not-read', check: id })
+  if (state.points.length === 0 && state.check.required) open.push({ why: 'not-read', check: id })
 }
 
 function judgePoint(
@@ -100,17 +100,17 @@ function judgePoint(
   open: OpenPoint[],
   continuityOnly: string[],
 ): void {
-  const about = { check: state.check.check.id, entry: evaluation.entry.id }
+  const about = { check: state.check.id, entry: evaluation.entry.id }
   if (point.verdict === 'outside') {
     const told = [...faults, ...open].some((one) => one.check === about.check)
     if (evaluation.whole && (told || !(evaluation.whole.stands || evaluation.whole.again))) return
-    const standing = standingOf(bench.tape, evaluation, evaluations)
+    const standing = confirmationOf(bench.tape, evaluation, evaluations)
     if (standing === 'stands') faults.push({ ...about, side: sideOf(evaluation) })
     else open.push({ why: whyAgain(standing), ...about })
     return
   }
   if (point.verdict === 'none') {
-    const counts = state.check.check.required && point.reason !== 'off-curve'
+    const counts = state.check.required && point.reason !== 'off-curve'
     if (counts && !open.some((one) => evaluation.whole && one.check === about.check))
       open.push({ why: 'none', ...about })
     return
@@ -132,7 +132,8 @@ function judgePoint(
   })
 }
 
-const whyAgain = (standing: Standing): OpenPoint['why'] => (standing === 'again-clips' ? 'clip-on' : 'take-again')
+const whyAgain = (confirmation: Confirmation): OpenPoint['why'] =>
+  confirmation === 'again-clips' ? 'clip-on' : 'take-again'
 
 const aliveTwin = (relations: RelationState[], check: string): boolean =>
   relations.some(
@@ -146,7 +147,7 @@ function judgeOne(
   open: OpenPoint[],
 ): void {
   const { relation, verdict, odd } = state
-  const about = { relation: relation.id, ...(odd ? { check: odd.check.check.id, entry: odd.entry.id } : {}) }
+  const about = { relation: relation.id, ...(odd ? { check: odd.check.id, entry: odd.entry.id } : {}) }
   if (relation.kind === 'sum') {
     if (verdict !== 'outside') return
     const standing = sumStands(bench, state, evaluations)
@@ -173,8 +174,8 @@ function judgeOne(
 }
 
 /** A relation that fails because one reads high stands as that reading would: read twice, by clips under 10 Ω. */
-function readsHighAgain(bench: Bench, odd: Evaluation, evaluations: Evaluation[]): Standing {
-  if (odd.verdict === 'outside') return standingOf(bench.tape, odd, evaluations)
+function readsHighAgain(bench: Bench, odd: Evaluation, evaluations: Evaluation[]): Confirmation {
+  if (odd.verdict === 'outside') return confirmationOf(bench.tape, odd, evaluations)
   const byClips = odd.quantity === 'resistance' && (odd.limit?.band.max ?? odd.net ?? Infinity) < 10
   const twice = evaluations.some((one) => one.point === odd.point && one !== odd && one.entry.n < odd.entry.n)
   const clipped = !byClips || odd.entry.reading.contact === 'clips'

@@ -1,7 +1,7 @@
-import type { EntryOf } from '../document'
 import type { Firing } from '../sense'
 import {
   answersFor,
+  entriesThatStand,
   type Bench,
   type CheckState,
   type Evaluation,
@@ -38,44 +38,39 @@ export function progressOf(
 }
 
 function stateOf(bench: Bench, step: Step, checks: CheckState[], finding: Finding): StepState {
-  const skipped = entriesOf(bench, 'skip').find(
+  const skipped = entriesThatStand(bench.tape, 'skip').find(
     (entry) => entry.check === step.id || ('check' in step && entry.check === step.check),
   )
   const state = seen(bench, step, checks, finding)
   return state.status === 'to-do' && skipped ? { step, status: 'skipped', entry: skipped.id } : state
 }
 
-function entriesOf<
-  K extends
-    EntryOf<'skip'>['kind'] | 'supply' | 'look' | 'isolation' | 'temperature' | 'lead-check' | 'proof' | 'decision',
->({ tape }: Bench, kind: K): EntryOf<K>[] {
-  return tape.entries.filter((entry): entry is EntryOf<K> => entry.kind === kind && !tape.takenBack.has(entry.id))
-}
-
 function seen(bench: Bench, step: Step, checks: CheckState[], finding: Finding): StepState {
   switch (step.kind) {
     case 'look': {
-      const look = entriesOf(bench, 'look').findLast((entry) => entry.check === step.check || step.check === undefined)
+      const look = entriesThatStand(bench.tape, 'look').findLast(
+        (entry) => entry.check === step.check || step.check === undefined,
+      )
       if (!look) return { step, status: 'to-do' }
       return { step, status: look.what.every((what) => what === 'sound') ? 'done' : 'flagged', entry: look.id }
     }
     case 'isolate':
-      return done(step, entriesOf(bench, 'isolation').at(-1))
+      return done(step, entriesThatStand(bench.tape, 'isolation').at(-1))
     case 'temperature':
-      return done(step, entriesOf(bench, 'temperature').at(-1))
+      return done(step, entriesThatStand(bench.tape, 'temperature').at(-1))
     case 'leads':
-      return done(step, entriesOf(bench, 'lead-check').at(-1))
+      return done(step, entriesThatStand(bench.tape, 'lead-check').at(-1))
     case 'frame-proof':
       return done(
         step,
-        entriesOf(bench, 'proof').findLast((entry) => entry.of === 'same-metal'),
+        entriesThatStand(bench.tape, 'proof').findLast((entry) => entry.of === 'same-metal'),
       )
     case 'supply':
-      return done(step, entriesOf(bench, 'supply').at(-1))
+      return done(step, entriesThatStand(bench.tape, 'supply').at(-1))
     case 'finding':
       return done(
         step,
-        entriesOf(bench, 'decision').findLast((entry) => entry.what !== 'more-tests'),
+        entriesThatStand(bench.tape, 'decision').findLast((entry) => entry.what !== 'more-tests'),
       )
     default:
       return readStep(step, checks, finding)
@@ -90,7 +85,7 @@ function readStep(
   checks: CheckState[],
   finding: Finding,
 ): StepState {
-  const state = checks.find((one) => one.check.check.id === step.check)
+  const state = checks.find((one) => one.check.id === step.check)
   const point = state?.points.findLast(
     (one) => one.evaluation && (step.kind === 'answer' || isAt(step.point, state.check, one.evaluation)),
   )
@@ -109,7 +104,7 @@ function isAt(point: StepPoint, check: PreparedCheck, evaluation: Evaluation): b
   if (point.index !== undefined && index !== point.index) return false
   if (point.x !== undefined && x !== point.x) return false
   if (point.drive !== undefined) {
-    const drive = (conditions?.drive === undefined ? check.check.conditions?.drive : conditions.drive) ?? null
+    const drive = (conditions?.drive === undefined ? check.conditions?.drive : conditions.drive) ?? null
     if (drive?.plus !== point.drive?.plus) return false
   }
   const { pair } = point

@@ -1,4 +1,4 @@
-import type { Entry, Reading, Run } from '../document'
+import { nodesOf, type Entry, type Reading, type Run } from '../document'
 import { prepareCard, quantityOf } from '../judgement'
 import { textMismatch } from '../quantity'
 import { planSteps } from '../plan'
@@ -59,7 +59,7 @@ function referenceNowhere(run: Run, entry: Entry): Refusal | null {
   if (entry.kind === 'lead-check' && !run.instruments.some((one) => one.id === entry.instrument))
     return refused('instrument', `names "${entry.instrument}", which is not among this run’s meters`)
   if (entry.kind !== 'skip' || run.card.checks.some((check) => check.id === entry.check)) return null
-  return planSteps(prepareCard(run)).some((step) => step.id === entry.check)
+  return planSteps(prepareCard(run.card, run.unit.variant)).some((step) => step.id === entry.check)
     ? null
     : refused('check', `names "${entry.check}", which is neither a check of this card nor a step of this run`)
 }
@@ -71,7 +71,7 @@ function readingRefusal(run: Run, checkId: string, reading: Reading): Refusal | 
     return refused('check', `names "${checkId}", which is not for this unit’s variant`)
   if (reading.instrument !== undefined && !run.instruments.some((one) => one.id === reading.instrument))
     return refused('reading.instrument', `names "${reading.instrument}", which is not among this run’s meters`)
-  const terminals = new Set(['frame', ...run.card.terminals.map((terminal) => terminal.id)])
+  const terminals = new Set(nodesOf(run.card))
   const stranger = check.kind === 'pair-matrix' ? undefined : reading.pair?.find((terminal) => !terminals.has(terminal))
   if (stranger !== undefined)
     return refused('reading.pair', `names the terminal "${stranger}", which this card does not have`)

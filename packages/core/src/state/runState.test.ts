@@ -99,7 +99,7 @@ describe('the tape', () => {
     const script = new Script(twinCard()).ready().read('low', '322').again('low', '251')
     const retake = script.run.entries.at(-1)?.id ?? ''
     script.put({ kind: 'take-back', entry: retake, reason: 'wrong pair' })
-    expect(script.state().checks.find((one) => one.check.check.id === 'low')?.verdict).toBe('within')
+    expect(script.state().checks.find((one) => one.check.id === 'low')?.verdict).toBe('within')
   })
 
   test('after work only the winding worked on is read anew, a rewind with its own limits', () => {

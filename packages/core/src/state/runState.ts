@@ -11,13 +11,15 @@ import {
   type Evaluation,
   prepareCard,
   judgeRelation,
-  judgeTogether,
+  judgeWhole,
   type RelationState,
   samePoint,
   sideOf,
-  standingOf,
+  confirmationOf,
   outdated,
+  entriesThatStand,
   readTape,
+  takenBackIn,
   type Tape,
 } from '../judgement'
 import { progressOf, type StepState } from './progress'
@@ -54,7 +56,7 @@ export interface RunState {
  * @returns the same state for the same entries, however they were batched; never throws on a valid run
  */
 export function runState(run: Run): RunState {
-  const prepared = prepareCard(run)
+  const prepared = prepareCard(run.card, run.unit.variant)
   const tape = readTape(run)
   const bench: Bench = { run, prepared, tape }
   const alone = new Map<string, Evaluation>()
@@ -63,7 +65,7 @@ export function runState(run: Run): RunState {
     if (evaluation) alone.set(entry.id, evaluation)
   }
   const { firings, waiting } = watch(bench, alone)
-  const evaluations = judgeTogether(bench, standingByCheck(bench, [...alone.values()]), alone)
+  const evaluations = judgeWhole(bench, standingByCheck(bench, [...alone.values()]), alone)
   const all = [...evaluations.values()]
   const standing = standingByCheck(bench, all)
   const counting = (out: Set<string>) => (check: string) =>
@@ -80,7 +82,7 @@ export function runState(run: Run): RunState {
   const relations = run.card.relations.flatMap(
     (relation) => judgedRelations.find((one) => one.relation === relation) ?? [],
   )
-  const checks = [...prepared.checks.values()].map((check) => judgeCheck(bench, check, at(check.check.id), heldBack))
+  const checks = [...prepared.checks.values()].map((check) => judgeCheck(bench, check, at(check.id), heldBack))
   const explained = explainedChecks(bench, checks, at)
   const finding = findingOf({
     bench,
@@ -122,8 +124,8 @@ const holdsOf = (firings: Firing[]): Set<string> =>
 
 /** Whether a decision other than more-tests stands: only decisions, outcomes and notes follow it. */
 export function isClosed({ entries }: Pick<Run, 'entries'>): boolean {
-  const undone = new Set(entries.flatMap((entry) => (entry.kind === 'take-back' ? [entry.entry] : [])))
-  return entries.some((entry) => entry.kind === 'decision' && entry.what !== 'more-tests' && !undone.has(entry.id))
+  const takenBack = takenBackIn(entries)
+  return entriesThatStand({ entries, takenBack }, 'decision').some((entry) => entry.what !== 'more-tests')
 }
 
 /** The last reading of each point that is neither superseded, taken back, nor of an earlier stage. */
@@ -137,7 +139,7 @@ function standingByCheck({ tape, prepared }: Bench, all: Evaluation[]): Map<stri
   }
   const byCheck = new Map<string, Evaluation[]>()
   for (const evaluation of points.values()) {
-    const id = evaluation.check.check.id
+    const id = evaluation.check.id
     byCheck.set(id, [...(byCheck.get(id) ?? []), evaluation])
   }
   return byCheck
@@ -156,41 +158,36 @@ function membersOfFailedSums(bench: Bench, relations: RelationState[], all: Eval
 
 function explainedChecks(bench: Bench, checks: CheckState[], at: (check: string) => Evaluation[]): string[] {
   const own = (winding: string) => {
-    const check = checks.find(
-      (one) =>
-        one.check.check.kind === 'resistance' &&
-        !one.check.toFrame &&
-        one.check.touches.size === 1 &&
-        one.check.touches.has(winding),
+    const alone = checks.find(
+      ({ check: { kind, toFrame, touches } }) =>
+        kind === 'resistance' && !toFrame && touches.size === 1 && touches.has(winding),
     )
-    return check && at(check.check.check.id).at(-1)
+    return alone && at(alone.check.id).at(-1)
   }
   return checks
-    .filter((one) => at(one.check.check.id).some((evaluation) => explainedByParts(bench, evaluation, own)))
-    .map((one) => one.check.check.id)
+    .filter((one) => at(one.check.id).some((evaluation) => explainedByParts(bench, evaluation, own)))
+    .map((one) => one.check.id)
 }
 
 function closingRemarks(bench: Bench, checks: CheckState[], all: Evaluation[], finding: Finding): Firing[] {
   if (all.length === 0) return []
-  const answers = bench.tape.entries.filter((entry) => entry.kind === 'answer' && !bench.tape.takenBack.has(entry.id))
+  const answers = entriesThatStand(bench.tape, 'answer')
   const input = {
     bench,
     checks,
     all,
     noFaultFound: finding.word === 'no-fault-found',
-    stood: (one: Evaluation) => standingOf(bench.tape, one, all) === 'stands',
+    stood: (one: Evaluation) => confirmationOf(bench.tape, one, all) === 'stands',
   }
   return closingRules.flatMap((rule) => {
     const remark = rule(input)
     if (!remark) return []
-    const answer = answers.findLast((entry) => entry.kind === 'answer' && entry.remark === remark.id)
+    const answer = answers.findLast((entry) => entry.remark === remark.id)
     return [
       {
         ...remark,
         holds: [],
-        ...(answer?.kind === 'answer'
-          ? { answered: { by: 'answer' as const, entry: answer.id, reason: answer.reason } }
-          : {}),
+        ...(answer ? { answered: { by: 'answer' as const, entry: answer.id, reason: answer.reason } } : {}),
       },
     ]
   })
@@ -207,18 +204,18 @@ function retakenChecks({ tape }: Bench, all: Evaluation[]): string[] {
     if (!last || last.entry.n < one.entry.n) return false
     return !(last.verdict === 'outside' && sideOf(last) === sideOf(one))
   })
-  return [...new Set(named.map((one) => one.check.check.id))]
+  return [...new Set(named.map((one) => one.check.id))]
 }
 
 /** Checks that no reading of their stage judges; held ones are not among them. */
 function untestedChecks(checks: CheckState[]): string[] {
   return checks
     .filter((one) =>
-      one.check.check.kind === 'look'
+      one.check.kind === 'look'
         ? one.reason === 'not-read'
         : !one.held && one.points.every(({ verdict }) => verdict === 'none'),
     )
-    .map((one) => one.check.check.id)
+    .map((one) => one.check.id)
 }
 
 /** Stops that are due before anything is touched at a step, not yet answered (SENSE, set-up rows). */
@@ -252,7 +249,7 @@ export function setUpRemarks(
   }
   const bench: Bench = {
     run,
-    prepared: prepareCard(run),
+    prepared: prepareCard(run.card, run.unit.variant),
     tape: { ...tape, stageOf: new Map([...tape.stageOf, ['next', 0]]) },
   }
   const evaluation = evaluate(bench, entry)

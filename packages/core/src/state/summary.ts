@@ -1,6 +1,6 @@
 import type { Conditions } from '../document'
 import type { Severity } from '../sense'
-import type { Verdict } from '../spec'
+import type { Verdict } from '../conformance'
 import type { FindingWord } from './finding'
 import type { RunState } from './runState'
 
@@ -37,7 +37,7 @@ export function summarise(state: RunState): Summary {
     core: state.core,
     finding: state.finding.word,
     verdicts: state.checks.map(({ check, verdict, reason, held, points }) => ({
-      check: check.check.id,
+      check: check.id,
       verdict,
       ...(reason ? { reason } : {}),
       ...(held ? { held } : {}),

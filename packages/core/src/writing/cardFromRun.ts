@@ -24,7 +24,7 @@ export function cardFromRun(state: RunState, id: string, defaults: CardDefaults 
     date: run.startedAt.slice(0, 10),
     units: 1,
   }
-  const read = new Map(state.checks.map((one) => [one.check.check.id, one]))
+  const read = new Map(state.checks.map((one) => [one.check.id, one]))
   const checks = card.checks.map((check): Check => {
     const [point] = read.get(check.id)?.points ?? []
     const limit = point?.held ? undefined : limitOf(point?.evaluation, check, defaults)

@@ -30,11 +30,11 @@ const withoutLimit = new Set(['look', 'act', 'pair-matrix', 'three-pins', 'conta
  * @returns gaps in the order in which a card is written
  */
 export function cardGaps(card: Card): { gaps: CardGap[]; remarks: CardRemark[] } {
-  const { checks } = prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
+  const { checks } = prepareCard(card)
   const prepared = [...checks.values()]
-  const read = prepared.filter(({ check }) => check.kind !== 'look')
+  const read = prepared.filter(({ kind }) => kind !== 'look')
   const tested = new Set(prepared.flatMap(({ points }) => points.flatMap(({ pair, covers }) => [...pair, ...covers])))
-  const touched = new Set(prepared.flatMap(({ check, touches }) => (check.kind === 'look' ? [] : [...touches])))
+  const touched = new Set(prepared.flatMap(({ kind, touches }) => (kind === 'look' ? [] : [...touches])))
   const plugged = new Set(card.plugs.flatMap((plug) => plug.cavities.flatMap(({ terminal }) => terminal ?? [])))
   const hasFrame = card.terminals.some(({ id }) => id === 'frame')
   const related = new Set(card.relations.flatMap((one) => (judging.has(one.kind) ? relationChecks(one) : [])))
@@ -55,15 +55,13 @@ export function cardGaps(card: Card): { gaps: CardGap[]; remarks: CardRemark[] }
       ...(ohms === undefined ? [{ id: 'winding-no-ohms' as const, about: id }] : []),
     ]),
     ...(read.length === 0 ? [{ id: 'no-check' as const }] : []),
-    ...read.flatMap(({ check }): CardGap[] =>
-      check.limits.length === 0 && !withoutLimit.has(check.kind) && !related.has(check.id)
-        ? [{ id: 'no-limit', about: check.id }]
-        : [],
+    ...read.flatMap(({ id, kind, stated }): CardGap[] =>
+      stated.length === 0 && !withoutLimit.has(kind) && !related.has(id) ? [{ id: 'no-limit', about: id }] : [],
     ),
     ...(hasFrame && card.windings.length > 0 && !prepared.some((one) => one.toFrame)
       ? [{ id: 'no-frame-test' as const }]
       : []),
-    ...(card.sources.length === 0 && read.some(({ check }) => check.limits.length > 0)
+    ...(card.sources.length === 0 && read.some(({ stated }) => stated.length > 0)
       ? [{ id: 'no-source' as const }]
       : []),
     ...card.sources.flatMap(({ id, title }): CardGap[] =>

@@ -12,9 +12,9 @@ const unbalanceMaxPct = 5
  * @returns in that order, each with an id that is free on the card
  */
 export function proposedRelations(card: Card, source: string): Relation[] {
-  const { checks } = prepareCard({ card, unit: { id: '', tag: '', history: 'used', complaint: [], words: '' } })
+  const { checks } = prepareCard(card)
   const ohms = [...checks.values()].filter(
-    ({ check, toFrame, touches }) => check.kind === 'resistance' && !toFrame && touches.size > 0 && 'pair' in check.at,
+    ({ kind, at, toFrame, touches }) => kind === 'resistance' && !toFrame && touches.size > 0 && 'pair' in at,
   )
   const found = [
     ...sums(card, ohms, source),
@@ -35,7 +35,7 @@ const bare = ({ id: _id, label: _label, source: _source, ...rest }: Relation): s
   return JSON.stringify(sorted.sort())
 }
 
-const names = (some: PreparedCheck[]): string => some.map(({ check }) => check.label).join(' and ')
+const names = (some: PreparedCheck[]): string => some.map(({ label }) => label).join(' and ')
 
 /** A check over several windings in a row, each of which has a check of its own. */
 function sums(card: Card, checks: PreparedCheck[], source: string): Relation[] {
@@ -48,21 +48,21 @@ function sums(card: Card, checks: PreparedCheck[], source: string): Relation[] {
     return [
       {
         id: '',
-        label: `${whole.check.label} is the sum of ${names(parts)}`,
+        label: `${whole.label} is the sum of ${names(parts)}`,
         source,
         kind: 'sum',
-        parts: parts.map(({ check }) => check.id),
-        whole: whole.check.id,
+        parts: parts.map(({ id }) => id),
+        whole: whole.id,
       },
     ]
   })
 }
 
 /** Windings in a row: every point between the ends joins exactly two of them. */
-function inSeries(card: Card, { check, touches }: PreparedCheck): boolean {
-  if (!('pair' in check.at)) return false
+function inSeries(card: Card, { at, touches }: PreparedCheck): boolean {
+  if (!('pair' in at)) return false
   const ends = card.windings.filter(({ id }) => touches.has(id)).flatMap(({ from, to }) => [from, to])
-  const [a, b] = check.at.pair
+  const [a, b] = at.pair
   const times = (id: string) => ends.filter((one) => one === id).length
   return [...new Set(ends)].every((id) => times(id) === (id === a || id === b ? 1 : 2))
 }
@@ -78,11 +78,11 @@ function ratios(card: Card, checks: PreparedCheck[], source: string): Relation[]
       return [
         {
           id: '',
-          label: `${one.check.label} to ${other.check.label}`,
+          label: `${one.label} to ${other.label}`,
           source,
           kind: 'ratio',
-          of: one.check.id,
-          to: other.check.id,
+          of: one.id,
+          to: other.id,
           ratio: Number((a.ohms / b.ohms).toPrecision(4)),
           withinPct: ratioWithinPct,
         },
@@ -93,15 +93,15 @@ function ratios(card: Card, checks: PreparedCheck[], source: string): Relation[]
 
 /** One check over three legs or more. */
 const balances = (_card: Card, checks: PreparedCheck[], source: string): Relation[] =>
-  checks.flatMap(({ check }): Relation[] =>
-    'among' in check.at && check.at.among.length >= 3 && (check.kind === 'resistance' || check.kind === 'ac-output')
+  checks.flatMap(({ id, label, kind, at }): Relation[] =>
+    'among' in at && at.among.length >= 3 && (kind === 'resistance' || kind === 'ac-output')
       ? [
           {
             id: '',
-            label: `${check.label}: legs alike`,
+            label: `${label}: legs alike`,
             source,
             kind: 'unbalance',
-            checks: [check.id],
+            checks: [id],
             maxPct: unbalanceMaxPct,
           },
         ]

@@ -1,0 +1,26 @@
+import { judgeValue } from '../../conformance'
+import type { Relation, Run } from '../../document'
+import { twinCheck } from '../../relations'
+import { atTwinReference, readsFinite } from '../figure'
+import { figured } from './members'
+import type { RelationState, StandingOf } from './relationState'
+
+/** A reading against the same one of a twin or neighbour (METHODS 5, `twinCheck`). */
+export function judgeTwin(
+  run: Run,
+  relation: Extract<Relation, { kind: 'twin' }>,
+  standing: StandingOf,
+): RelationState {
+  const members = standing(relation.check)
+  const [mine] = members
+  const twin = run.compare?.find((one) => one.as === 'twin' || one.as === 'neighbour')
+  const theirs = twin?.figures.find((figure) => figure.check === relation.check)
+  if (!mine || !theirs) return { relation, verdict: 'none', reason: 'not-read', members }
+  if (!readsFinite(mine) || mine.net === undefined) return { relation, verdict: 'none', reason: 'not-finite', members }
+  const a = atTwinReference(mine)
+  const { differencePct, u } = twinCheck({ a, b: theirs, allowedPct: relation.withinPct })
+  if (differencePct === null || u === null) return { relation, verdict: 'none', reason: 'not-finite', members }
+  const limits = { min: -relation.withinPct, max: relation.withinPct }
+  const judged = judgeValue({ value: differencePct, u, ...limits, rule: 'guarded' })
+  return { ...figured(relation, judged, { value: differencePct, u }, limits, members), odd: mine, oddReadsHigh: false }
+}

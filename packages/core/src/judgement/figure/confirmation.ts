@@ -1,0 +1,61 @@
+import type { Tape } from '../tape'
+import type { Evaluation } from './evaluation'
+
+const clipsBelow = 10
+
+/** Whether an outside reading stands, or is wanted again and how. */
+export type Confirmation = 'stands' | 'again' | 'again-clips'
+
+/** Which way a reading is beyond its limits. */
+export function sideOf({ reason, judged, limit }: Evaluation): 'high' | 'low' | 'other' {
+  if (reason === 'above-maximum' || reason === 'open-circuit') return 'high'
+  if (reason === 'below-minimum' || reason === 'short-circuit') return 'low'
+  if (judged !== undefined && limit?.band.max !== undefined && judged > limit.band.max) return 'high'
+  return judged !== undefined && limit?.band.min !== undefined && judged < limit.band.min ? 'low' : 'other'
+}
+
+/** What a missing contact gives as well, and so needs a second touch: high ohms, low volts or amperes, a dark lamp. */
+function contactCouldGive(evaluation: Evaluation): boolean {
+  const side = sideOf(evaluation)
+  if (evaluation.reason === 'unsteady') return true
+  if (evaluation.reason === 'wrong-answer')
+    return ['dark', 'silent', 'no'].includes(evaluation.entry.reading.answer ?? '')
+  if (evaluation.quantity === 'voltage' || evaluation.quantity === 'current')
+    return side === 'low' && evaluation.check.kind !== 'bars'
+  return evaluation.quantity === 'resistance' && side === 'high'
+}
+
+/**
+ * Whether an outside reading stands, or has to be read again with the probes lifted between (METHODS 4, 11.2): high ohms need
+ * a second touch, by clips where the limit is under 10 Ω; a low reading needs none.
+ * @param earlier readings of the same point and stage before it, neither mistyped nor taken back
+ */
+export function confirmationOf(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Confirmation {
+  if (evaluation.whole) return evaluation.whole.stands ? 'stands' : 'again'
+  if (!contactCouldGive(evaluation)) return 'stands'
+  const unsteady = evaluation.reason === 'unsteady'
+  const byClips = unsteady || (evaluation.limit?.band.max ?? Infinity) < clipsBelow
+  const clipped = ({ entry }: Evaluation) => entry.reading.contact === 'clips'
+  const confirmed = samePoint(tape, evaluation, readings).some(
+    (one) =>
+      one.entry.n < evaluation.entry.n &&
+      one.verdict === 'outside' &&
+      (unsteady ? one.reason === 'unsteady' && clipped(one) : sideOf(one) === sideOf(evaluation)),
+  )
+  if (confirmed && (!byClips || clipped(evaluation))) return 'stands'
+  return byClips ? 'again-clips' : 'again'
+}
+
+/** Readings of one point and stage, neither mistyped nor taken back. */
+export function samePoint(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Evaluation[] {
+  return readings.filter((one) => {
+    const how = tape.gone.get(one.entry.id)?.how
+    return (
+      one !== evaluation &&
+      one.point === evaluation.point &&
+      how !== 'mistyped' &&
+      how !== 'taken-back' &&
+      tape.stageOf.get(one.entry.id) === tape.stageOf.get(evaluation.entry.id)
+    )
+  })
+}

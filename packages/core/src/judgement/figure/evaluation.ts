@@ -1,0 +1,85 @@
+import type { Instrument, MeterRange, Quantity, Rule, Run } from '../../document'
+import type { InsulationReason } from '../../insulation'
+import type { BoundReason, Verdict } from '../../conformance'
+import type { UncertaintyParts } from '../../uncertainty'
+import type { PreparedCard, PreparedCheck, PreparedLimit } from '../preparedCard'
+import type { ReadingEntry, Tape } from '../tape'
+import type { LeadsApplied } from './leads'
+import type { TemperatureApplied } from './partTemperature'
+
+export type Reason =
+  | BoundReason
+  | 'below-minimum'
+  | 'near-limit'
+  | 'zero-leads-first'
+  | 'guess'
+  | 'temperature-unknown'
+  | 'no-limit-for-history'
+  | 'conditions-not-met'
+  | 'unsteady'
+  | 'wrong-answer'
+  | 'not-read'
+  | 'no-such-check'
+  | 'judged-together'
+  | 'scattered'
+  | 'unlike-the-rest'
+  | 'off-curve'
+  | 'place-missing'
+  | 'low-voltage-test'
+  | 'contact-fault'
+  | 'does-not-operate'
+  | 'undecided'
+  | 'wrong-kind'
+  | 'another-card'
+  | 'kind-unset'
+  | InsulationReason
+
+/** Every figure between a reading as taken and its verdict, so that a person can redo it by hand. SI units, °C. */
+export interface Evaluation {
+  entry: ReadingEntry
+  check: PreparedCheck
+  quantity: Quantity | undefined
+  instrument: Instrument | undefined
+  pair: [string, string] | undefined
+  point: string
+  verdict: Verdict
+  reason?: Reason
+  leaning?: 'within' | 'outside'
+  conformance?: number
+  margin?: number
+  rule: Rule
+  limit?: PreparedLimit
+  /** other limits that would have decided otherwise */
+  others: { limit: PreparedLimit; verdict: Verdict }[]
+  /** the figure as taken, and the bound of an over-range */
+  taken?: number
+  bound?: number
+  resolution?: number
+  range?: MeterRange
+  accuracyAssumed: boolean
+  leads?: LeadsApplied
+  parallelOhms?: number
+  net?: number
+  netNegative: boolean
+  parts?: UncertaintyParts
+  /** standard uncertainty of the net figure, before temperature */
+  netU?: number
+  temperature?: TemperatureApplied
+  reference?: { c: number; u: number; stated: boolean }
+  factor?: number
+  temperatureU?: { part: number; reference: number }
+  judged?: number
+  u?: number
+  leadsMatter: boolean
+  /** set on a reading that only counts with others: whether their `outside` stands, or this one is wanted again */
+  whole?: { stands: boolean; again: boolean }
+  /** amperes through insulation at the test volts */
+  leakageAmps?: number
+}
+
+/** What the evaluation of every reading of a run shares. */
+export interface Bench {
+  run: Run
+  prepared: PreparedCard
+  tape: Tape
+}

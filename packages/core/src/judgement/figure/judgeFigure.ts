@@ -1,0 +1,199 @@
+import type { Reading } from '../../document'
+import { judgeInsulation } from '../../insulation'
+import {
+  above,
+  atLeast,
+  judgeBelow,
+  judgeBeyond,
+  judgeValue,
+  openFrom,
+  type Band,
+  type Verdict,
+} from '../../conformance'
+import { correctToReference, isMetal } from '../../temperature'
+import type { PreparedLimit } from '../preparedCard'
+import type { Evaluation, Reason } from './evaluation'
+import { leadsDecide } from './leads'
+import { isTester } from './netFigure'
+
+/**
+ * Judges the figures of one reading against one limit (METHODS 4, 6).
+ * @param base the reading with its figures
+ * @param limit as it stands for this reading; without one the verdict is `none`
+ */
+export function judgeFigure(base: Evaluation, limit: PreparedLimit | undefined): Evaluation {
+  const { reading } = base.entry
+  if (base.check.kind === 'insulation' && limit?.band.min !== undefined && limit.band.max === undefined)
+    return judgeTest(base, limit.band.min, limit)
+  const verdict = limit && hasBand(limit) ? judgeAgainst(base, limit) : withoutLimit(base)
+  if (breaks(base, limit)) return { ...verdict, verdict: 'outside', leaning: 'outside', reason: 'open-circuit' }
+  if (isUnsteady(reading)) return unsteady(base, verdict)
+  const led = leadsFirst(base, verdict, limit)
+  const judgedSides = led.verdict === 'within' || led.verdict === 'outside'
+  return limit?.grade === 'guess' && judgedSides ? { ...led, verdict: 'borderline', reason: 'guess' } : led
+}
+
+/** A reading of an insulation tester, or the over-range of a multimeter, which stands for a few volts only (METHODS 11.11). */
+function judgeTest(base: Evaluation, minOhms: number, { stated }: PreparedLimit): Evaluation {
+  const { reading } = base.entry
+  const { kind } = reading
+  if (kind === 'answer') return base
+  const volts = reading.conditions?.testVolts
+  const testVolts = base.check.conditions?.testVolts
+  const minVolts = stated !== 'derived' && stated.kind === 'insulation' ? stated.minVolts : undefined
+  if ((kind === 'over' || kind === 'above') && volts === undefined && !isTester(base.instrument)) {
+    const beyond = judgeBeyond({ expectOpen: { atLeast: minOhms }, ...boundOf(base) })
+    const weak = beyond.verdict === 'within' && (minVolts !== undefined || testVolts !== undefined)
+    const told = { ...base, ...sided(beyond) }
+    return weak ? { ...told, verdict: 'borderline', reason: 'low-voltage-test' } : told
+  }
+  const ohms = base.bound ?? reading.value
+  const { verdict, reason, leakageAmps } = judgeInsulation({
+    kind,
+    minOhms,
+    settled: reading.settled !== false,
+    ...(volts === undefined ? {} : { volts }),
+    ...(testVolts === undefined ? {} : { testVolts }),
+    ...(minVolts === undefined ? {} : { minVolts }),
+    ...(ohms === undefined ? {} : { ohms }),
+    ...(reading.low === undefined ? {} : { low: reading.low }),
+    ...(reading.high === undefined ? {} : { high: reading.high }),
+  })
+  const leakage = leakageAmps === null ? {} : { leakageAmps }
+  return { ...base, ...sided({ verdict, reason }), ...leakage, ...(ohms === undefined ? {} : { judged: ohms }) }
+}
+
+const boundOf = ({ bound }: Evaluation) => (bound === undefined ? {} : { lowerBound: bound })
+
+const hasBand = ({ band }: PreparedLimit): boolean => band.min !== undefined || band.max !== undefined
+
+function withoutLimit(base: Evaluation): Evaluation {
+  const { stated, kind } = base.check
+  const alike = base.limit?.kind === 'alike'
+  if (alike || ['pair-matrix', 'three-pins', 'contacts'].includes(kind)) return { ...base, reason: 'judged-together' }
+  return { ...base, reason: stated.length > 0 && !base.limit ? 'no-limit-for-history' : 'no-limit' }
+}
+
+function judgeAgainst(base: Evaluation, limit: PreparedLimit): Evaluation {
+  const { reading } = base.entry
+  const { band, expectOpen } = limit
+  if (reading.kind === 'over' || reading.kind === 'above') {
+    const input = { ...band, ...(base.bound === undefined ? {} : { lowerBound: base.bound }) }
+    return { ...base, ...sided(judgeBeyond(expectOpen ? { ...input, expectOpen } : input)) }
+  }
+  if (reading.kind === 'below') {
+    return {
+      ...base,
+      ...sided(judgeBelow({ ...band, ...(base.bound === undefined ? {} : { upperBound: base.bound }) })),
+    }
+  }
+  const corrected = atReference(base, limit)
+  if (corrected === null) return { ...base, reason: 'temperature-unknown' }
+  if (corrected.judged === undefined || corrected.u === undefined) return { ...base, reason: 'no-limit' }
+  const { judged, u } = corrected
+  const { verdict, leaning, conformance, marginToNearest } = judgeValue({ value: judged, u, ...band, rule: base.rule })
+  const reason = valueReason(verdict, judged, band, expectOpen !== undefined)
+  return {
+    ...base,
+    ...corrected,
+    verdict,
+    ...(leaning ? { leaning } : {}),
+    conformance,
+    margin: marginToNearest,
+    ...(reason ? { reason } : {}),
+  }
+}
+
+const sided = <R extends Reason>({ verdict, reason }: { verdict: Verdict; reason: R }) =>
+  verdict === 'none'
+    ? { verdict, reason }
+    : {
+        verdict,
+        reason,
+        leaning: verdict === 'within' ? ('within' as const) : ('outside' as const),
+        conformance: verdict === 'within' ? 1 : 0,
+      }
+
+function valueReason(verdict: Verdict, value: number, { min, max }: Band, open: boolean): Reason | undefined {
+  if (verdict === 'borderline') return 'near-limit'
+  if (verdict === 'within') return open ? 'open-as-expected' : undefined
+  if (max !== undefined && value > max) return 'above-maximum'
+  return min !== undefined ? 'below-minimum' : undefined
+}
+
+/**
+ * The reading at the limit's reference temperature; as it is where the part is not metal or the limit is open or closed.
+ * @returns null where the part is hot or cold by an unknown amount
+ */
+function atReference(base: Evaluation, limit: PreparedLimit): Partial<Evaluation> | null {
+  const { net, netU, temperature } = base
+  const { material } = base.check
+  if (net === undefined || netU === undefined) return {}
+  const metal = material !== undefined && isMetal(material) ? material : undefined
+  if (base.quantity !== 'resistance' || metal === undefined || limit.kind === 'open' || limit.kind === 'closed')
+    return { judged: net, u: netU }
+  if (temperature?.partC === undefined) return null
+  const reference = {
+    c: limit.referenceC ?? 20,
+    u: limit.referenceC === undefined ? 5 / Math.sqrt(3) : 0,
+    stated: limit.referenceC !== undefined,
+  }
+  const corrected = correctToReference({
+    ohms: net,
+    u: netU,
+    partC: temperature.partC,
+    uPartC: temperature.u,
+    refC: reference.c,
+    uRefC: reference.u,
+    material: metal,
+  })
+  return {
+    judged: corrected.ohms,
+    u: corrected.u,
+    reference,
+    factor: corrected.factor,
+    temperatureU: { part: corrected.fromPart, reference: corrected.fromReference },
+  }
+}
+
+/** A pair joined by a winding that reads beyond 1 MΩ and 100 × its largest known figure is broken, whatever the source says. */
+function breaks(base: Evaluation, limit: PreparedLimit | undefined): boolean {
+  if (base.quantity !== 'resistance' || base.check.toFrame || limit?.expectOpen || base.check.touches.size === 0)
+    return false
+  const { reading } = base.entry
+  const read = reading.kind === 'over' || reading.kind === 'above' ? base.bound : base.net
+  const figures = base.check.limits.used.concat(base.check.limits.new, base.check.limits.rewound)
+  const largest = Math.max(0, ...figures.map((one) => one.band.max ?? 0))
+  return read !== undefined && reading.kind !== 'below' && atLeast(read, Math.max(openFrom, 100 * largest))
+}
+
+/** METHODS 11.8: it fell to no reading, or moved over more than 5 % of its middle. */
+export function isUnsteady(reading: Reading): boolean {
+  if ((reading.drops ?? 0) > 0) return true
+  const { low, high } = reading
+  if (low === undefined || high === undefined) return false
+  const long = reading.kind === 'spread' || (reading.samples ?? 0) >= 12
+  return long && above(high - low, 0.05 * Math.abs((low + high) / 2))
+}
+
+function unsteady(base: Evaluation, judged: Evaluation): Evaluation {
+  const moved = base.check.kind === 'per-length' || base.check.conditions?.state?.includes('flexed')
+  const verdict = moved || base.entry.reading.contact === 'clips' ? 'outside' : 'none'
+  return {
+    ...judged,
+    verdict,
+    leaning: verdict === 'none' ? undefined : 'outside',
+    conformance: undefined,
+    reason: 'unsteady',
+  }
+}
+
+/** Leads only add: un-zeroed ones can lift a good part over its maximum by their own ohm, or hide a low one. */
+function leadsFirst(base: Evaluation, judged: Evaluation, limit: PreparedLimit | undefined): Evaluation {
+  if (!leadsDecide(limit, base.leads)) return judged
+  const max = limit?.band.max ?? Infinity
+  const slightlyOver =
+    judged.verdict === 'outside' && judged.judged !== undefined && judged.judged > max && judged.judged - max < 1
+  const decided = judged.verdict === 'within' || judged.verdict === 'borderline' || slightlyOver
+  return decided ? { ...judged, verdict: 'borderline', reason: 'zero-leads-first' } : judged
+}

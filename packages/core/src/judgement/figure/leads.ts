@@ -1,0 +1,51 @@
+import { above, expectedOf } from '../../conformance'
+import type { EntryOf, Instrument } from '../../document'
+import type { PreparedLimit } from '../preparedCard'
+import type { Tape } from '../tape'
+
+/** The leads that stand in a reading, and where the figure comes from. */
+export interface LeadsApplied {
+  ohms: number
+  u: number
+  from: 'zero' | 'subtract' | 'carried' | 'assumed' | 'four-wire'
+  entry?: string
+  /** milliseconds between the check and the reading; 0 for a later one that reaches back */
+  ageMs?: number
+}
+
+/** Taken for leads that nobody zeroed (METHODS 2). */
+const unknownLeads = { ohms: 0.2, u: 0.2 / Math.sqrt(3) }
+
+/**
+ * The lead check that governs a reading: a later `subtract` reaches back to the check before it, a hardware zero only
+ * forward; `carried` is a value, not a zero (METHODS 2).
+ * @returns ohms and standard uncertainty in ohms
+ */
+export function leadsFor(tape: Tape, instrument: Instrument | undefined, reading: LeadQuestion): LeadsApplied {
+  if (instrument?.fourWire) return { ohms: 0, u: 0, from: 'four-wire' }
+  const own = (check: EntryOf<'lead-check'>) =>
+    check.instrument === instrument?.id && (check.leads ?? '') === (reading.leads ?? '')
+  const earlier = tape.leadChecks.findLast((check) => check.n < reading.n && own(check))
+  const later = tape.leadChecks.find((check) => check.n > reading.n && own(check))
+  if (later?.how === 'subtract') return { ohms: later.ohms, u: later.u, from: 'subtract', entry: later.id, ageMs: 0 }
+  if (!earlier) return { ...unknownLeads, from: 'assumed' }
+  const from = earlier.how === 'hardware' ? 'zero' : earlier.how
+  const ageMs = Date.parse(reading.at) - Date.parse(earlier.at)
+  return { ohms: earlier.ohms, u: earlier.u, from, entry: earlier.id, ageMs }
+}
+
+export interface LeadQuestion {
+  n: number
+  at: string
+  leads?: string
+}
+
+/** Whether leads that nobody zeroed decide the verdict: over 5 % of what is expected or 20 % of the window (SENSE). */
+export function leadsDecide(limit: PreparedLimit | undefined, leads: LeadsApplied | undefined): boolean {
+  if (!limit || !leads || limit.expectOpen || (leads.from !== 'assumed' && leads.from !== 'carried')) return false
+  const expected = expectedOf(limit.band)
+  if (expected === undefined) return false
+  const { min, max } = limit.band
+  const window = min !== undefined && max !== undefined ? max - min : Infinity
+  return above(leads.ohms, 0.05 * expected) || above(leads.ohms, 0.2 * window)
+}

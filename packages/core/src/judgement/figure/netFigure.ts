@@ -1,0 +1,70 @@
+import { netOfLeads, rangeOf, rangesFor } from '../../meter'
+import type { Instrument, Quantity } from '../../document'
+import { readingUncertainty } from '../../uncertainty'
+import type { Evaluation } from './evaluation'
+import { leadsDecide, type LeadsApplied } from './leads'
+import { parsedText } from './parsedText'
+import type { TemperatureApplied } from './partTemperature'
+
+/** The reading net of its leads with its uncertainty, in the quantity's SI unit. */
+export function netFigure(
+  base: Evaluation,
+  quantity: Quantity,
+  applied: LeadsApplied,
+  temperature: TemperatureApplied,
+  parallelOhms: number | undefined,
+): Evaluation {
+  const { reading } = base.entry
+  const { instrument } = base
+  const ohmic = quantity === 'resistance'
+  const measured = quantity === 'insulation' && !isTester(instrument) ? 'resistance' : quantity
+  const leads = ohmic ? applied : undefined
+  const leadsMatter = leadsDecide(base.limit, leads)
+  const shared = { ...base, ...(leads ? { leads } : {}), leadsMatter, temperature }
+  if (reading.kind === 'over' || reading.kind === 'above' || reading.kind === 'below') {
+    const highest = instrument?.ranging === 'auto' ? rangesFor(instrument, measured).at(-1)?.fullScale : undefined
+    const bound = reading.value ?? (reading.kind === 'over' ? (reading.range ?? highest) : undefined)
+    return { ...shared, ...(bound === undefined ? {} : { bound }) }
+  }
+  if (reading.value === undefined) return shared
+  const parsed = parsedText(reading, quantity)
+  const range = rangeOf(instrument, measured, reading.value, reading.range)
+  const typed = parsed.resolution ?? range?.resolution ?? 0
+  const resolution = Math.max(typed, range?.resolution ?? 0)
+  const spread =
+    reading.low !== undefined && reading.high !== undefined
+      ? { n: reading.samples ?? 2, low: reading.low, high: reading.high }
+      : undefined
+  const size = ohmic ? Math.abs(reading.value) : reading.value
+  const { u, parts } = readingUncertainty({
+    value: size,
+    ...(range?.percentOfReading === undefined ? {} : { percentOfReading: range.percentOfReading }),
+    ...(range?.counts === undefined ? {} : { counts: range.counts }),
+    resolution,
+    ...(spread ? { samples: spread } : {}),
+  })
+  const accuracyAssumed = range?.percentOfReading === undefined && range?.counts === undefined
+  const known = { ...shared, taken: reading.value, resolution, accuracyAssumed, ...(range ? { range } : {}) }
+  if (!leads) return { ...known, net: size, netU: u, parts }
+  const net = netOfLeads({ ohms: size, leadOhms: leads.ohms, uOhms: u, uLead: leads.u })
+  const alone = parallelOhms === undefined ? { ohms: net.ohms, u: net.u } : withoutParallel(net, parallelOhms)
+  return {
+    ...known,
+    net: alone.ohms,
+    netU: alone.u,
+    netNegative: net.negative,
+    parts: { ...parts, lead: leads.u },
+    ...(parallelOhms === undefined ? {} : { parallelOhms }),
+  }
+}
+
+/** An insulation tester; a multimeter's megohm range is another, weaker test. */
+export const isTester = (instrument: Instrument | undefined): boolean =>
+  instrument?.functions.some((one) => one.quantity === 'insulation') ?? false
+
+/** Takes a known parallel resistance out of a reading: 1/R = 1/m − 1/p; Infinity where the reading is p itself or more. */
+function withoutParallel(net: { ohms: number; u: number }, parallel: number): { ohms: number; u: number } {
+  if (net.ohms >= parallel) return { ohms: Infinity, u: 0 }
+  const ohms = (net.ohms * parallel) / (parallel - net.ohms)
+  return { ohms, u: net.u * (parallel / (parallel - net.ohms)) ** 2 }
+}

@@ -1,0 +1,15 @@
+import type { Figure } from '../../relations'
+import { beta, isMetal } from '../../temperature'
+import type { Evaluation } from './evaluation'
+
+/** A twin read on another day is compared at this temperature, °C. */
+const twinReferenceC = 20
+
+/** A reading net of leads, a metal one at 20 °C, with the u of its temperature, as it is compared with a twin's. */
+export function atTwinReference({ net = 0, netU = 0, temperature, check }: Evaluation): Figure {
+  const { material } = check
+  if (material === undefined || !isMetal(material) || temperature?.partC === undefined) return { value: net, u: netU }
+  const scale = (beta[material] + twinReferenceC) / (beta[material] + temperature.partC)
+  const fromPart = (net * scale * temperature.u) / (beta[material] + temperature.partC)
+  return { value: net * scale, u: Math.hypot(netU * scale, fromPart) }
+}

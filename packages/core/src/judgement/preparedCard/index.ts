@@ -1,0 +1,7 @@
+export { limitAt } from './limitAt'
+export { pairKey } from './pairKey'
+export { prepareCard } from './prepareCard'
+export type { NeededPoint, PreparedCard, PreparedCheck, PreparedLimit } from './preparedCard'
+export { quantityOf } from './quantityOf'
+export { pointConditions, unmetCondition } from './unmetCondition'
+export { windingsBetween } from './windingsBetween'

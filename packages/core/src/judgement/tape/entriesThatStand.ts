@@ -1,0 +1,24 @@
+import type { Entry, EntryOf } from '../../document'
+
+/**
+ * Which entries of a tape are taken back, and by what: a take-back that is itself taken back undoes nothing (CARD, Entries).
+ * @param entries in tape order
+ * @returns the id of each entry out of use → its take-back
+ */
+export function takenBackIn(entries: readonly Entry[]): Map<string, Entry> {
+  const takenBack = new Map<string, Entry>()
+  for (const entry of entries) if (entry.kind === 'take-back') takenBack.set(entry.entry, entry)
+  for (const entry of entries) if (entry.kind === 'take-back' && takenBack.has(entry.id)) takenBack.delete(entry.entry)
+  return takenBack
+}
+
+/**
+ * The entries of one kind that stand: not taken back, in tape order. Readings that were only superseded are among them.
+ * @param tape of a run, or its bare entries in tape order
+ */
+export function entriesThatStand<K extends Entry['kind']>(
+  { entries, takenBack }: { entries: readonly Entry[]; takenBack: ReadonlyMap<string, Entry> },
+  kind: K,
+): EntryOf<K>[] {
+  return entries.filter((entry): entry is EntryOf<K> => entry.kind === kind && !takenBack.has(entry.id))
+}

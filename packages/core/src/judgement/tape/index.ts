@@ -1,0 +1,2 @@
+export { entriesThatStand, takenBackIn } from './entriesThatStand'
+export { readTape, stoodBefore, type ReadingEntry, type Tape } from './readTape'

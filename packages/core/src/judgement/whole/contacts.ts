@@ -1,0 +1,96 @@
+import type { Card } from '../../document'
+import { relayRoles, type Observation, type RelayInput, type RelayRoles } from '../../function'
+import { below } from '../../conformance'
+import { ohmsRead, samePoint, type Bench, type Evaluation } from '../figure'
+import { pairKey, type PreparedCheck } from '../preparedCard'
+import type { Whole } from './whole'
+
+const closedBelow = 5
+
+/**
+ * A relay's contacts over all readings of its contact checks (METHODS 7, 11.7): both checks get one verdict.
+ * @param checks the card's contact checks
+ * @param readings those that stand
+ * @param all every reading, for those taken twice
+ */
+export function judgeContacts(bench: Bench, checks: PreparedCheck[], readings: Evaluation[], all: Evaluation[]): Whole {
+  const input = relayInput(bench.prepared.card, checks, readings)
+  const { verdict } = relayRoles(input)
+  if (verdict === 'undecided') return { verdict: 'none', reason: 'undecided', wanted: [] }
+  if (verdict !== 'operates')
+    return { verdict: 'outside', reason: verdict, wanted: wantedAgain(bench, input, verdict, readings, all) }
+  const apart = new Map<Evaluation, Evaluation>()
+  for (const one of readings) {
+    const ohms = ohmsRead(one)
+    if (
+      typeof ohms === 'number' &&
+      below(ohms, closedBelow) &&
+      one.limit?.kind === 'closed' &&
+      one.verdict === 'outside'
+    )
+      apart.set(one, one)
+  }
+  return { verdict: 'within', wanted: [], apart }
+}
+
+function relayInput(card: Card, checks: PreparedCheck[], readings: Evaluation[]): RelayInput {
+  const terminals = [...new Set(checks.flatMap(({ at }) => ('among' in at ? at.among : 'pair' in at ? at.pair : [])))]
+  const coils = card.windings.filter(({ from, to }) => terminals.includes(from) && terminals.includes(to))
+  const [coil] = coils
+  const driven = checks.flatMap(({ conditions }) => conditions?.drive ?? [])[0]
+  const diode = coil && card.care.electronicsBetween?.some((pair) => pairKey(pair) === pairKey([coil.from, coil.to]))
+  return {
+    terminals,
+    observations: readings.flatMap((one) => observationOf(one) ?? []),
+    ...(coil && coils.length === 1 ? { coil: [coil.from, coil.to] as [string, string] } : {}),
+    joined: checks.flatMap(({ conditions }) => conditions?.joined ?? []),
+    ...(diode && driven ? { drive: driven } : {}),
+  }
+}
+
+function observationOf(one: Evaluation): Observation | undefined {
+  const ohms = ohmsRead(one)
+  if (!one.pair || ohms === undefined) return undefined
+  const { conditions } = one.entry.reading
+  const drive = conditions?.drive === undefined ? one.check.conditions?.drive : conditions.drive
+  return { a: one.pair[0], b: one.pair[1], ohms, energised: drive ?? null }
+}
+
+/** A fault that a contact closed instead would undo rests on that open reading, and wants it twice: a probe may have missed. */
+function wantedAgain(
+  bench: Bench,
+  input: RelayInput,
+  verdict: RelayRoles['verdict'],
+  readings: Evaluation[],
+  all: Evaluation[],
+): Evaluation[] {
+  const restsOn = readings.filter((one) => {
+    const observation = observationOf(one)
+    if (observation?.ohms !== 'Infinity' || observation.energised === null) return false
+    const closed = input.observations.map((other) =>
+      other.a === observation.a && other.b === observation.b && other.energised === observation.energised
+        ? { ...other, ohms: 0 }
+        : other,
+    )
+    return relayRoles({ ...input, observations: closed }).verdict === 'operates'
+  })
+  if (verdict === 'does-not-operate' && input.observations.some((one) => isClosed(one) && one.energised !== null))
+    return []
+  return restsOn.some((one) => twiceOpen(bench, one, all)) ? [] : restsOn.slice(0, 1)
+}
+
+const isClosed = ({ ohms }: Observation): boolean => typeof ohms === 'number' && below(ohms, closedBelow)
+
+/** Read open before at the same pair, driven either way. */
+function twiceOpen(bench: Bench, one: Evaluation, all: Evaluation[]): boolean {
+  const again = samePoint(bench.tape, one, all)
+  const otherWay = all.filter(
+    (other) =>
+      other !== one &&
+      other.check.kind === 'contacts' &&
+      pairKey(other.pair ?? ['', '']) === pairKey(one.pair ?? ['', '']) &&
+      observationOf(other)?.energised !== null &&
+      !bench.tape.gone.has(other.entry.id),
+  )
+  return [...again, ...otherWay].some((other) => ohmsRead(other) === 'Infinity')
+}

@@ -1,0 +1,34 @@
+import { atMost } from '../../conformance'
+import { nodesOf } from '../../document'
+import { solveNetwork } from '../../network'
+import { readsFinite, readsOpen, type Bench, type Evaluation } from '../figure'
+
+/**
+ * Whether what a derived pair reads is what its parts read: then the parts decide, and the pair is not a second fault.
+ * @param own a winding's own reading, where its resistance check was taken
+ */
+export function explainedByParts(
+  bench: Bench,
+  whole: Evaluation,
+  own: (winding: string) => Evaluation | undefined,
+): boolean {
+  const { limit, check, pair } = whole
+  if (limit?.stated !== 'derived' || whole.verdict !== 'outside' || !pair) return false
+  const { card } = bench.prepared
+  const parts = [...check.touches].map((id) => ({ id, read: own(id) }))
+  if (parts.some(({ read }) => read === undefined) || !parts.some(({ read }) => read?.verdict === 'outside'))
+    return false
+  const ohms = new Map(
+    parts.map(({ id, read }) => [id, read?.net !== undefined && readsFinite(read) ? read.net : Infinity]),
+  )
+  const expected = solveNetwork({
+    nodes: nodesOf(card),
+    windings: card.windings.map((winding) => ({ ...winding, ohms: ohms.get(winding.id) ?? winding.ohms ?? Infinity })),
+    a: pair[0],
+    b: pair[1],
+  }).ohms
+  if (!Number.isFinite(expected)) return whole.net === undefined || readsOpen(whole)
+  if (whole.net === undefined) return false
+  const u = Math.hypot(whole.netU ?? 0, ...parts.map(({ read }) => read?.netU ?? 0))
+  return atMost(Math.abs(expected - whole.net), 2 * u + 0.01 * whole.net)
+}

@@ -1,0 +1,5 @@
+export { answersFor, judgeCheck, type CheckState, type PointState } from './checkState'
+export { explainedByParts } from './explainedByParts'
+export { judgeWhole } from './judgeWhole'
+export { demandedKind, kindOf, kindsWithOneOpen } from './threePins'
+export { worstFirst, type Whole } from './whole'

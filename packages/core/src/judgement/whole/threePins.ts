@@ -1,0 +1,99 @@
+import { nodesOf, type Card } from '../../document'
+import { pairResistance } from '../../network'
+import { threeTerminal, type KindOfThree } from '../../relations'
+import { judgeFigure, ohmsRead, samePoint, type Bench, type Evaluation } from '../figure'
+import { pairKey, type PreparedCheck, type PreparedLimit } from '../preparedCard'
+import { worstFirst, type Whole } from './whole'
+
+export type Demanded = 'split-phase' | 'balanced' | 'single'
+
+const byConstruction: Record<string, Demanded> = {
+  'split-phase': 'split-phase',
+  inverter: 'balanced',
+  'single-winding': 'single',
+}
+
+/** The kind that the card demands of a check on three pins: by its relation, else by its construction. */
+export function demandedKind({ relations, construction = '' }: Card, check: string): Demanded | undefined {
+  const relation = relations.find((one) => one.kind === 'kind-of-three' && one.check === check)
+  return relation?.kind === 'kind-of-three' ? relation.must : byConstruction[construction]
+}
+
+/** What three readings on three pins are; undefined until all three are read far enough. */
+export function kindOf(check: PreparedCheck, readings: Evaluation[]): KindOfThree | undefined {
+  const [a, b, c] = pinsOf(check)
+  if (a === undefined || b === undefined || c === undefined) return undefined
+  const at = (pair: [string, string]) => {
+    const read = readings.find((one) => one.pair && pairKey(one.pair) === pairKey(pair))
+    return read && ohmsRead(read)
+  }
+  const [ab, bc, ca] = [at([a, b]), at([b, c]), at([c, a])]
+  if (ab === undefined || bc === undefined || ca === undefined) return undefined
+  return threeTerminal({ ab, bc, ca, u: Math.max(0, ...readings.map((one) => one.netU ?? 0)) }).kind
+}
+
+const pinsOf = ({ at }: PreparedCheck): string[] => ('among' in at ? at.among : [])
+
+/**
+ * Three pins judged whole (METHODS 4, `three-pins`): the kind first, then the values in order of size against the card's.
+ * A kind that no open winding of the card gives is another card's part, and no fault.
+ */
+export function judgeThreePins(bench: Bench, check: PreparedCheck, readings: Evaluation[], all: Evaluation[]): Whole {
+  const kind = kindOf(check, readings)
+  if (kind === undefined)
+    return { verdict: 'none', reason: readings.length < 3 ? 'not-read' : 'range-unknown', wanted: [] }
+  const opens = readings.filter((one) => ohmsRead(one) === 'Infinity')
+  const wanted = opens.filter((one) => !samePoint(bench.tape, one, all).some((other) => ohmsRead(other) === 'Infinity'))
+  if (kind === 'open') return { verdict: 'outside', reason: 'open-circuit', wanted }
+  const must = demandedKind(bench.prepared.card, check.id)
+  if (!must) return { verdict: 'none', reason: 'kind-unset', wanted: [] }
+  if (kind === 'unclear') return { verdict: 'none', reason: 'undecided', wanted: [] }
+  if (kind !== must)
+    return kindsWithOneOpen(bench.prepared.card, check).has(kind)
+      ? { verdict: 'outside', reason: 'wrong-kind', wanted }
+      : { verdict: 'none', reason: 'another-card', wanted: [] }
+  return judgeValues(readings, limitOf(bench, check, readings))
+}
+
+/** The kinds that one open winding of the card's network can show. */
+export function kindsWithOneOpen(card: Card, check: PreparedCheck): Set<KindOfThree> {
+  const [a = '', b = '', c = ''] = pinsOf(check)
+  const nodes = nodesOf(card)
+  const known = card.windings.map((winding, i) => ({ ...winding, ohms: winding.ohms ?? 1 + 0.137 * i }))
+  return new Set(
+    known.map((open) => {
+      const left = { nodes, windings: known.filter((winding) => winding !== open) }
+      const between = (from: string, to: string) => pairResistance({ ...left, a: from, b: to })
+      return threeTerminal({ ab: between(a, b), bc: between(b, c), ca: between(c, a), u: 0 }).kind
+    }),
+  )
+}
+
+/** Pins may be named otherwise than on the card, so figures are compared in order of size. */
+function judgeValues(readings: Evaluation[], limit: PreparedLimit | undefined): Whole {
+  const bands = limitsBySize(limit)
+  const finite = readings.filter((one) => one.net !== undefined).sort((x, y) => (x.net ?? 0) - (y.net ?? 0))
+  if (bands.length !== finite.length) return { verdict: 'within', wanted: [] }
+  const apart = new Map(
+    finite.map((one, i) => {
+      const { reason: _reason, ...bare } = one
+      const own = bands[i]
+      return [one, own ? judgeFigure({ ...bare, limit: own }, own) : one]
+    }),
+  )
+  const [worst] = [...apart.values()].sort(worstFirst)
+  return { verdict: worst?.verdict ?? 'within', wanted: [], apart }
+}
+
+/** The limit that judges first for the history these readings were taken under, with all its pairs. */
+export function limitOf(bench: Bench, check: PreparedCheck, [first]: Evaluation[]): PreparedLimit | undefined {
+  return first && check.limits[bench.tape.history(first.entry)][0]
+}
+
+function limitsBySize(limit: PreparedLimit | undefined): PreparedLimit[] {
+  if (!limit) return []
+  const each = limit.byPair ? [...limit.byPair.values()] : [limit, limit, limit]
+  return each
+    .filter(({ band, expectOpen }) => !expectOpen && (band.min !== undefined || band.max !== undefined))
+    .sort((x, y) => (x.band.max ?? 0) + (x.band.min ?? 0) - (y.band.max ?? 0) - (y.band.min ?? 0))
+}
