@@ -9,7 +9,7 @@ import { startServer } from './lib/server.mjs'
 import { show } from './lib/shell.mjs'
 
 /** Speed as ratios, each against a baseline named in its line and measured in the same run. */
-const parts = ['judge', 'sense', 'load', 'save', 'key', 'open', 'unit', 'takeIn', 'find', 'queue']
+const parts = ['judge', 'sense', 'load', 'save', 'key', 'open', 'unit', 'takeIn', 'health', 'find', 'queue']
 const only = process.argv.slice(2)
 
 await run(async () => {

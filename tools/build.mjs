@@ -8,7 +8,7 @@ import { quiet } from './lib/shell.mjs'
 const sources = ['packages', 'apps/server/src', 'apps/web', 'package-lock.json', 'tools/build.mjs']
 const stamp = join(root, 'apps/server/dist/stamp')
 
-/** Builds the web app and one server file, unless both are of these very sources. */
+/** Builds the web app, the server and the thread of its heavy work, unless both are of these very sources. */
 export async function build() {
   const now = hashOfSources()
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now && existsSync(join(root, 'apps/web/dist/index.html')))
@@ -19,15 +19,18 @@ export async function build() {
   if (web.code !== 0) throw new Stop(`The web app does not build:\n${web.output}`)
   const server = quiet(bin('esbuild'), [
     'apps/server/src/main.ts',
+    'apps/server/src/heavy/heavyWork.worker.ts',
     '--bundle',
     '--platform=node',
     '--format=esm',
     '--target=node20',
     '--packages=external',
     `--alias:@sure-spool/core=${join(root, 'packages/core/src/index.ts')}`,
+    `--alias:@sure-spool/contract/canonical=${join(root, 'packages/contract/src/hash/canonical.ts')}`,
     `--alias:@sure-spool/contract/openapi=${join(root, 'packages/contract/src/api/openapi.ts')}`,
     `--alias:@sure-spool/contract=${join(root, 'packages/contract/src/index.ts')}`,
-    '--outfile=apps/server/dist/main.js',
+    '--outdir=apps/server/dist',
+    '--entry-names=[name]',
     '--log-level=warning',
   ])
   if (server.code !== 0) throw new Stop(`The server does not build:\n${server.output}`)

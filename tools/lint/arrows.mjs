@@ -6,9 +6,20 @@ import { circleThrough } from './circles.mjs'
 /** What each part of the house may import: our own packages, and npm's by name ('*' is any). */
 const house = {
   'packages/core': { ours: [], npm: ['pure-rand', 'simple-statistics'] },
-  'packages/contract': { ours: ['@sure-spool/core'], npm: ['zod', '@asteasolutions/zod-to-openapi'] },
-  'apps/server': { ours: ['@sure-spool/core', '@sure-spool/contract', '@sure-spool/contract/openapi'], npm: ['*'] },
-  'apps/web': { ours: ['@sure-spool/core', '@sure-spool/contract'], npm: ['*'] },
+  'packages/contract': {
+    ours: ['@sure-spool/core'],
+    npm: ['zod', '@asteasolutions/zod-to-openapi', 'safe-stable-stringify'],
+  },
+  'apps/server': {
+    ours: [
+      '@sure-spool/core',
+      '@sure-spool/contract',
+      '@sure-spool/contract/canonical',
+      '@sure-spool/contract/openapi',
+    ],
+    npm: ['*'],
+  },
+  'apps/web': { ours: ['@sure-spool/core', '@sure-spool/contract', '@sure-spool/contract/canonical'], npm: ['*'] },
 }
 const testsMayAlso = ['@jest/globals', 'fast-check', 'supertest', '@sure-spool/core/testing', 'mysql2/promise', 'pino']
 

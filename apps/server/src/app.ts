@@ -6,9 +6,9 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pino, type Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
-import { sql } from 'drizzle-orm'
 import { v7 } from 'uuid'
-import type { Database } from './database/connect'
+import { ping, type Database } from './database/connect'
+import type { HeavyWork } from './heavy/heavyWork'
 import { answers } from './http/handle'
 import { errorHandler } from './http/errors'
 import { ProblemError } from './http/problem'
@@ -16,6 +16,8 @@ import { apiRoutes } from './routes/api'
 
 export interface AppOptions {
   database: Database
+  /** does what would hold up every other request */
+  heavy: HeavyWork
   version: string
   /** the built web app; without it only the API is served */
   webRoot?: string
@@ -27,6 +29,7 @@ export interface AppOptions {
 /** The whole application behind HTTP. It keeps nothing between requests but what it can read again. */
 export function createApp({
   database,
+  heavy,
   version,
   webRoot,
   logger = pino({ level: 'silent' }),
@@ -59,11 +62,11 @@ export function createApp({
   app.get(
     '/readyz',
     answers(async () => {
-      await database.execute(sql`select 1`)
+      await ping(database)
       return { ready: true }
     }),
   )
-  app.use('/api/v1', limited(requestsAMinute), noStore, apiRoutes(database, version))
+  app.use('/api/v1', limited(requestsAMinute), noStore, apiRoutes({ database, heavy, version }))
   app.use(['/api', '/assets'], webRoot === undefined ? missing : assetsThenMissing(webRoot))
   if (webRoot !== undefined) serveWeb(app, webRoot)
   app.use(missing)

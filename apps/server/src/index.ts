@@ -1,3 +1,5 @@
 export { createApp, type AppOptions } from './app'
 export { connect, type Connection, type Database } from './database/connect'
-export { importShop, rebuildStates } from './services/moveHouse'
+export { HeavyWork } from './heavy/heavyWork'
+export { importShop } from './services/importShop'
+export { rebuildStates } from './services/rebuildStates'

@@ -5,6 +5,7 @@ import { pino } from 'pino'
 import { coreVersion } from '@sure-spool/core'
 import { createApp } from './app'
 import { connect } from './database/connect'
+import { HeavyWork } from './heavy/heavyWork'
 
 const here = dirname(fileURLToPath(import.meta.url))
 const root = process.env['SPOOL_ROOT'] ?? join(here, '../..')
@@ -17,7 +18,8 @@ const logger = pino({ level: process.env['LOG_LEVEL'] ?? 'info' })
 async function main(): Promise<void> {
   const connection = await connect(url, join(root, 'apps/server/drizzle'))
   const webRoot = process.env['WEB_ROOT'] ?? join(root, 'apps/web/dist')
-  const app = createApp({ database: connection.database, version: coreVersion, webRoot, logger })
+  const heavy = new HeavyWork(url)
+  const app = createApp({ database: connection.database, heavy, version: coreVersion, webRoot, logger })
   const server = createServer(app)
   server.on('error', (error: NodeJS.ErrnoException) => {
     logger.fatal(
@@ -30,7 +32,7 @@ async function main(): Promise<void> {
   const stop = () => {
     if (stopping) return
     stopping = true
-    server.close(() => void connection.close().finally(() => process.exit(0)))
+    server.close(() => void Promise.all([heavy.close(), connection.close()]).finally(() => process.exit(0)))
     server.closeIdleConnections()
     setTimeout(() => server.closeAllConnections(), 5000).unref()
   }

@@ -265,7 +265,12 @@ describe('the server as a whole', () => {
   })
 
   test('a flood is told to wait, and nothing is lost by it', async () => {
-    const app = createApp({ database: world.connection.database, version: 'test', requestsAMinute: 3 })
+    const app = createApp({
+      database: world.connection.database,
+      heavy: world.heavy,
+      version: 'test',
+      requestsAMinute: 3,
+    })
     const statuses = []
     for (let i = 0; i < 5; i++) statuses.push((await request(app).get('/api/v1/shop')).status)
     expect(statuses).toEqual([200, 200, 200, 429, 429])

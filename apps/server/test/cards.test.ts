@@ -1,9 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import type { CardList, FiguresPreview } from '@sure-spool/contract'
+import type { CardList, FiguresKept, FiguresPreview } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import request from 'supertest'
 import { v7 } from 'uuid'
 import { createApp } from '../src'
+import { hashOf } from '../src/canonical'
 import { begin, type World } from './world'
 
 let world: World
@@ -98,7 +99,7 @@ describe('finding a card', () => {
   })
 
   test('a card published by one server is found by another at once', async () => {
-    const other = createApp({ database: world.connection.database, version: 'test' })
+    const other = createApp({ database: world.connection.database, heavy: world.heavy, version: 'test' })
     await request(other).get('/api/v1/cards').query({ find: 'nettlebrook' })
     const card = draft({ name: { maker: 'Nettlebrook', model: 'NB-1', partNumbers: [], fits: [] } })
     const { hash } = (await write(card)).body
@@ -188,7 +189,117 @@ describe('cards in and out as JSON', () => {
   const take = (cards: Card[], more: object = {}) =>
     api()
       .post('/api/v1/cards/import')
-      .send({ cards, by: by(), preview: false, ...more })
+      .send({ cards, by: by(), ...more })
+
+  const preview = (cards: Card[]) =>
+    api()
+      .post('/api/v1/cards/preview')
+      .send({
+        by: by(),
+        cards: cards.map((card) => ({
+          id: card.id,
+          revision: card.revision,
+          state: card.state,
+          hash: hashOf(card),
+          maker: card.name.maker,
+          model: card.name.model,
+        })),
+      })
+
+  test('a preview sends heads alone, and what is kept on it must still be as it was shown', async () => {
+    const [one, other] = [draft({ state: 'published' }), draft({ state: 'published' })]
+    const shown = (await preview([cardNamed('18 twin'), one, other])).body
+    expect(shown.rows.map((row: { what: string }) => row.what)).toEqual(['same', 'new', 'new'])
+    const kept = await take([one, other], { preview: shown.preview })
+    expect(kept.body).toMatchObject({ kept: 2 })
+    const late = await take([one, other, draft({ state: 'published' })], { preview: shown.preview })
+    expect([late.status, late.body.detail]).toEqual([409, expect.stringContaining('has changed since you looked')])
+    expect((await preview([])).status).toBe(400)
+  })
+
+  describe('as lines, the head first', () => {
+    const lines = (...all: unknown[]) =>
+      api()
+        .post('/api/v1/cards/import')
+        .set('Content-Type', 'application/x-ndjson')
+        .send(all.map((one) => (typeof one === 'string' ? one : JSON.stringify(one))).join('\n'))
+
+    test('takes each card, and answers with its progress where that is asked', async () => {
+      const cards = Array.from({ length: 250 }, () => draft({ state: 'published' }))
+      const answer = await lines({ by: by() }, ...cards)
+        .set('Accept', 'application/x-ndjson')
+        .buffer(true)
+        .parse((response, done) => {
+          let text = ''
+          response.on('data', (piece: Buffer) => (text += piece.toString()))
+          response.on('end', () => done(null, text))
+        })
+      const told = String(answer.body)
+        .trim()
+        .split('\n')
+        .map((line) => JSON.parse(line) as { done?: number; of?: number; result?: { kept: number } })
+      expect(told.slice(0, -1)).toEqual([100, 200, 250].map((done) => ({ done, of: 250 })))
+      expect(told.at(-1)?.result?.kept).toBe(250)
+      expect((await api().get(`/api/v1/cards/${cards[249]?.id}`)).status).toBe(200)
+    })
+
+    test.each([
+      ['a line that is cut off', () => [{ by: by() }, draft(), '{"id":'], 400, 'line 3 is not JSON'],
+      ['a head that names nobody', () => [{ by: 'me' }, draft()], 400, 'by must be a UUID'],
+      ['no cards', () => [{ by: by() }], 400, 'there is none'],
+      ['a card that cannot be', () => [{ by: by() }, draft(), { ...draft(), checks: 1 }], 400, 'cards[1].checks'],
+      ['a line longer than a card', () => [{ by: by() }, 'x'.repeat(1_000_001)], 413, 'line 2 is longer'],
+    ])('%s is refused, and nothing of it is kept', async (_what, body, status, words) => {
+      const all = body()
+      const answer = await lines(...all)
+      expect([answer.status, answer.body.detail]).toEqual([status, expect.stringContaining(words)])
+      const [, first] = all as { id?: string }[]
+      if (first?.id !== undefined) expect((await api().get(`/api/v1/cards/${first.id}`)).status).toBe(404)
+    })
+
+    test('another content type is refused, and a refusal in the middle of progress is the last line', async () => {
+      const other = await api().post('/api/v1/cards/import').set('Content-Type', 'text/plain').send('x')
+      expect([other.status, other.body.detail]).toEqual([415, expect.stringContaining('text/plain')])
+      const cards = Array.from({ length: 150 }, () => draft({ state: 'published' }))
+      const answer = await lines({ by: by() }, ...cards, { ...draft(), version: 9 })
+        .set('Accept', 'application/x-ndjson')
+        .buffer(true)
+        .parse((response, done) => {
+          let text = ''
+          response.on('data', (piece: Buffer) => (text += piece.toString()))
+          response.on('end', () => done(null, text))
+        })
+      const last = String(answer.body).trim().split('\n').at(-1) ?? ''
+      expect(JSON.parse(last).problem).toMatchObject({ status: 400, errors: [{ path: 'cards[150].version' }] })
+      expect((await api().get(`/api/v1/cards/${cards[0]?.id}`)).status).toBe(404)
+    })
+  })
+
+  test('work that nobody waits for any more is called off, and nothing of it is kept', async () => {
+    const cards = Array.from({ length: 400 }, () => draft({ state: 'published' }))
+    const bytes = new TextEncoder().encode([{ by: by() }, ...cards].map((one) => JSON.stringify(one)).join('\n'))
+    const controller = new AbortController()
+    const work = world.heavy.run(
+      'import-cards',
+      { bytes, lines: true },
+      { told: () => controller.abort(), signal: controller.signal },
+    )
+    await expect(work).rejects.toMatchObject({ kind: 'called-off' })
+    expect((await api().get(`/api/v1/cards/${cards[0]?.id}`)).status).toBe(404)
+  })
+
+  test('a thread that dies is told, and the next work gets another', async () => {
+    const cards = Array.from({ length: 300 }, () => draft({ state: 'published' }))
+    const body = () => new TextEncoder().encode([{ by: by() }, ...cards].map((one) => JSON.stringify(one)).join('\n'))
+    const work = world.heavy.run(
+      'import-cards',
+      { bytes: body(), lines: true },
+      { told: () => void world.heavy.close() },
+    )
+    await expect(work).rejects.toMatchObject({ status: 503 })
+    const again = JSON.parse(await world.heavy.run('import-cards', { bytes: body(), lines: true })) as { kept: number }
+    expect(again.kept).toBe(300)
+  })
 
   test('round trip: what is given out is taken in as the same', async () => {
     const file = (await api().get('/api/v1/cards/export')).body
@@ -208,8 +319,8 @@ describe('cards in and out as JSON', () => {
     const mine = cardNamed('DV-24 deck-valve solenoid')
     const theirs = { ...mine, name: { ...mine.name, note: 'theirs' } }
     const fresh = draft({ state: 'published' })
-    const preview = await take([theirs, fresh], { preview: true })
-    expect(preview.body).toMatchObject({ kept: 0, rows: [{ what: 'conflict' }, { what: 'new' }] })
+    const shown = await preview([theirs, fresh])
+    expect(shown.body.rows).toMatchObject([{ what: 'conflict' }, { what: 'new' }])
     const refused = await take([theirs, fresh])
     expect(refused.status).toBe(409)
     expect((await api().get(`/api/v1/cards/${fresh.id}`)).status).toBe(404)
@@ -246,13 +357,17 @@ describe('cards in and out as JSON', () => {
 })
 
 describe('figures as CSV', () => {
-  const send = async (text: string | Buffer, keep = false) => {
+  const send = async (text: string | Buffer) => {
     const answer = await api()
       .post('/api/v1/cards/figures')
-      .query({ by: by(), keep: String(keep) })
+      .query({ by: by() })
       .set('Content-Type', 'text/csv')
       .send(text)
     return { status: answer.status, body: answer.body as FiguresPreview & { detail: string } }
+  }
+  const keep = async ({ preview }: FiguresPreview) => {
+    const answer = await api().post(`/api/v1/cards/figures/${preview}/keep`).send({ by: by() })
+    return { status: answer.status, body: answer.body as FiguresKept & { detail: string } }
   }
   const rows = (body: FiguresPreview & { detail?: string }) => {
     if (!body.rows) throw new Error(body.detail)
@@ -281,10 +396,9 @@ describe('figures as CSV', () => {
     expect(rows(body)).toEqual(['new-card', 'new-check', 'another-limit', 'refused', 'refused', 'refused'])
     expect(body.rows[3]).toMatchObject({ row: 5, detail: expect.stringContaining('cannot be read') })
     expect(body.rows[4]?.detail).toContain('formula')
-    expect(body.kept).toBe(false)
     const [made] = body.drafts
     expect((await api().get(`/api/v1/cards/${made?.id}`)).status).toBe(404)
-    const kept = await send(text, true)
+    const kept = await keep(body)
     const { card } = (await api().get(`/api/v1/cards/${kept.body.drafts[0]?.id}`)).body as { card: Card }
     expect(card).toMatchObject({ state: 'draft', revision: 1, name: { maker: 'Fernhollow', model: 'F2' } })
     expect(card.checks.map((check) => check.limits.length)).toEqual([0, 2, 1])
@@ -295,8 +409,15 @@ describe('figures as CSV', () => {
     const card = cardNamed('C3 cold-room compressor')
     const check = card.checks.find((one) => one.kind === 'insulation')
     const text = `maker;model;check;limit (insulation MΩ);for;source;grade\nBrindlecote;C3 cold-room compressor;${check?.label};> 5;rewound;shop;measured`
-    const { body } = await send(text, true)
+    const { body } = await send(text)
     expect(body).toMatchObject({ delimiter: ';', drafts: [{ id: card.id, revision: card.revision + 1 }] })
+    const stale = await send(text)
+    expect((await keep(body)).status).toBe(200)
+    expect((await keep(body)).status).toBe(404)
+    expect(await keep(stale.body)).toMatchObject({
+      status: 409,
+      body: { detail: expect.stringContaining('has changed since you looked') },
+    })
     const next = (await api().get(`/api/v1/cards/${card.id}/revisions/${card.revision + 1}`)).body as Card
     expect(next.checks.find((one) => one.id === check?.id)?.limits.at(-1)?.limit).toEqual({
       kind: 'insulation',
@@ -309,8 +430,9 @@ describe('figures as CSV', () => {
     const table = 'maker;model;check;from;to;limit (kΩ)\r\nFernhollow;F9;coil;a;b;4,35 ±7%'
     const marked = await send(`\uFEFF${table}`)
     expect(marked.body).toMatchObject({ decimalComma: true, rows: [{ what: 'new-card' }] })
-    const wide = await send(Buffer.from(`\uFEFF${table}`, 'utf16le'), true)
-    const { card } = (await api().get(`/api/v1/cards/${wide.body.drafts[0]?.id}`)).body as { card: Card }
+    const wide = await send(Buffer.from(`\uFEFF${table}`, 'utf16le'))
+    const made = (await keep(wide.body)).body.drafts[0]
+    const { card } = (await api().get(`/api/v1/cards/${made?.id}`)).body as { card: Card }
     expect(card.checks[1]?.limits[0]?.limit).toMatchObject({ value: 4350 })
   })
 
@@ -321,6 +443,21 @@ describe('figures as CSV', () => {
     expect((await send('maker,model,check,limit (Ω)')).body.detail).toContain('no rows')
     expect((await send('model,check,limit (furlong)\nx,y,5')).body.detail).toContain('furlong')
     expect((await send('x'.repeat(9_000_000))).status).toBe(413)
+  })
+
+  test('twenty thousand rows onto one card are read one after another, what is too many stays out', async () => {
+    const row = (i: number) => `Fernhollow,F20,check ${i % 400},,red,black,${i + 1} ±10%,book ${i % 90}`
+    const table = [
+      'maker,model,check,kind,from,to,limit (Ω),source',
+      ...Array.from({ length: 19_999 }, (_, i) => row(i)),
+    ]
+    const { body } = await send(table.join('\n'))
+    const count = (what: string) => body.rows.filter((one) => one.what === what).length
+    expect(body.rows).toHaveLength(19_999)
+    expect(body.drafts).toHaveLength(1)
+    expect(count('refused')).toBeGreaterThan(0)
+    expect(body.rows.find((one) => one.what === 'refused')?.detail).toMatch(/more than (400 checks|40 limits)/)
+    expect((await send([...table, row(0), row(1)].join('\n'))).body.detail).toContain('at most 20000')
   })
 
   test('formulas in names are defused on the way out', async () => {

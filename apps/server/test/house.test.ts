@@ -5,7 +5,7 @@ import { eq } from 'drizzle-orm'
 import request from 'supertest'
 import { connect, createApp, importShop, rebuildStates } from '../src'
 import { checkStates, runStates } from '../src/database/schema'
-import { exportShop } from '../src/services/moveHouse'
+import { exportShop } from '../src/services/exportShop'
 import { begin, entryFor, runOf, type World } from './world'
 
 let world: World
@@ -25,7 +25,9 @@ const sorted = (shop: Shop) => ({
 
 describe('moving house', () => {
   test('what was taken in comes out again, word for word', async () => {
-    const out = shopSchema.parse(JSON.parse(JSON.stringify(await exportShop(world.connection.database))))
+    const pieces: string[] = []
+    for await (const piece of exportShop(world.connection.database)) pieces.push(piece)
+    const out = shopSchema.parse(JSON.parse(pieces.join('')))
     expect(sorted(out)).toEqual(sorted(shopSchema.parse(world.shop)))
   })
 
@@ -86,7 +88,7 @@ describe('what is computed', () => {
 describe('when the database goes away', () => {
   test('it is a 503 that says that nothing was kept, never a 5xx of another kind', async () => {
     const gone = await connect(world.url, 'apps/server/drizzle')
-    const app = createApp({ database: gone.database, version: 'test' })
+    const app = createApp({ database: gone.database, heavy: world.heavy, version: 'test' })
     await gone.close()
     const run = runOf(world.shop, 'SQ-0438')
     const answer = await request(app)

@@ -6,7 +6,7 @@ import request from 'supertest'
 import { v7 } from 'uuid'
 import type { Shop } from '@sure-spool/contract'
 import { startDatabase, type RunningDatabase } from '../../../tools/lib/database.mjs'
-import { connect, createApp, importShop } from '../src'
+import { connect, createApp, HeavyWork, importShop } from '../src'
 import { entryFor, reading, runOf } from './world'
 
 const folder = join(tmpdir(), `spool-killed-${v7()}`)
@@ -18,8 +18,12 @@ afterAll(async () => {
 
 async function bench() {
   const database = (running = await startDatabase(folder))
-  const connection = await connect(`${database.url}/spool_killed`, 'apps/server/drizzle')
-  return { connection, app: createApp({ database: connection.database, version: 'test' }) }
+  const url = `${database.url}/spool_killed`
+  const connection = await connect(url, 'apps/server/drizzle')
+  return {
+    connection,
+    app: createApp({ database: connection.database, heavy: new HeavyWork(url), version: 'test' }),
+  }
 }
 
 test('a database killed outright loses nothing that was acknowledged, and takes the rest when it is back', async () => {

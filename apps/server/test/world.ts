@@ -3,13 +3,14 @@ import { createConnection } from 'mysql2/promise'
 import type { Express } from 'express'
 import { v7 } from 'uuid'
 import type { Entry, EntryBody } from '@sure-spool/core'
-import { connect, createApp, importShop, type Connection } from '../src'
+import { connect, createApp, HeavyWork, importShop, type Connection } from '../src'
 import type { Shop } from '@sure-spool/contract'
 
 /** The application on a real MariaDB, in a database of its own that is dropped at the end. */
 export interface World {
   app: Express
   connection: Connection
+  heavy: HeavyWork
   shop: Shop
   url: string
   end: () => Promise<void>
@@ -29,13 +30,16 @@ export async function begin(name: string, { empty = false } = {}): Promise<World
   const connection = await connect(url, 'apps/server/drizzle')
   const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as Shop
   if (!empty) await importShop(connection.database, shop)
-  const app = createApp({ database: connection.database, version: 'test', requestsAMinute: 100_000 })
+  const heavy = new HeavyWork(url)
+  const app = createApp({ database: connection.database, heavy, version: 'test', requestsAMinute: 100_000 })
   return {
     app,
     connection,
+    heavy,
     shop,
     url,
     end: async () => {
+      await heavy.close()
       await connection.close()
       await drop()
     },

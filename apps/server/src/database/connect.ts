@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
 import { migrate } from 'drizzle-orm/mysql2/migrator'
 import { createConnection, createPool, type Pool } from 'mysql2/promise'
@@ -17,19 +18,33 @@ export interface Connection {
 /** Opens a pool on a MariaDB URL, makes the database if it is missing, and brings its tables up to date. */
 export async function connect(url: string, migrationsFolder: string): Promise<Connection> {
   await makeDatabase(url)
+  const connection = openDatabase(url, 10)
+  await migrate(connection.database, { migrationsFolder })
+  return connection
+}
+
+/** Opens a pool of at most so many connections on a database that is up to date. */
+export function openDatabase(url: string, connectionLimit: number): Connection {
   const pool = createPool({
     uri: url,
-    connectionLimit: 10,
+    connectionLimit,
     timezone: 'Z',
     jsonStrings: true,
     dateStrings: true,
     connectTimeout: 5000,
     enableKeepAlive: true,
   })
-  const database = drizzle(pool, { schema, mode: 'default' })
-  await migrate(database, { migrationsFolder })
-  return { database, pool, close: () => pool.end() }
+  return { database: drizzle(pool, { schema, mode: 'default' }), pool, close: () => pool.end() }
 }
+
+/** Whether the database answers. @throws the driver's error where it does not */
+export async function ping(database: Database): Promise<void> {
+  await database.execute(sql`select 1`)
+}
+
+/** Reads as of one moment, whatever is written meanwhile. */
+export const inSnapshot = <T>(database: Database, work: (queries: Queries) => Promise<T>): Promise<T> =>
+  database.transaction(work, { isolationLevel: 'repeatable read', withConsistentSnapshot: true })
 
 async function makeDatabase(url: string): Promise<void> {
   const { pathname } = new URL(url)

@@ -2,7 +2,17 @@ import type { Card, CardFigures, CardWords, Comparison, EntryBody, Instrument } 
 import type { ShopSettings, Standing } from '@sure-spool/contract'
 import type { Summary } from '@sure-spool/core'
 import { sql } from 'drizzle-orm'
-import { boolean, double, index, int, mysqlTable, primaryKey, uniqueIndex, varchar } from 'drizzle-orm/mysql-core'
+import {
+  boolean,
+  double,
+  index,
+  int,
+  longtext,
+  mysqlTable,
+  primaryKey,
+  uniqueIndex,
+  varchar,
+} from 'drizzle-orm/mysql-core'
 import { document, id, moment } from './columns'
 
 export const people = mysqlTable('people', {
@@ -212,4 +222,18 @@ export const audit = mysqlTable(
     detail: document<Record<string, unknown>>('detail').notNull(),
   },
   (table) => [index('audit_by_time').on(table.at)],
+)
+
+/** A file of figures that was shown and waits to be kept: for a day, then it goes. */
+export const heldFiles = mysqlTable(
+  'held_files',
+  {
+    id: id('id').primaryKey(),
+    at: moment('at').notNull(),
+    by: id('made_by').notNull(),
+    body: longtext('body').notNull(),
+    /** SHA-256 of what was said of it; keeping must come to the same */
+    said: varchar('said', { length: 64 }).notNull(),
+  },
+  (table) => [index('held_files_by_time').on(table.at)],
 )

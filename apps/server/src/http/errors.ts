@@ -1,7 +1,8 @@
 import type { Problem } from '@sure-spool/contract'
-import type { ErrorRequestHandler } from 'express'
+import type { ErrorRequestHandler, Request } from 'express'
 import { isNativeError } from 'node:util/types'
 import { databaseCode } from '../database/connect'
+import { CalledOff } from '../heavy/watched'
 import { ProblemError } from './problem'
 
 /** A refused or lost connection, a server shutting down: the client keeps its entries and tries again. */
@@ -18,19 +19,27 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, request, respo
   const problem = problemOf(error)
   if (problem.status >= 500) request.log?.error({ err: error }, problem.detail)
   if (problem.status === 503) response.setHeader('Retry-After', '2')
-  const body: Problem = {
-    type: `/problems/${problem.kind}`,
-    title: problem.title,
-    status: problem.status,
-    detail: problem.detail,
-    instance: request.originalUrl,
-    ...(problem.errors.length > 0 ? { errors: problem.errors } : {}),
-  }
-  response.status(problem.status).type('application/problem+json').send(JSON.stringify(body))
+  response
+    .status(problem.status)
+    .type('application/problem+json')
+    .send(JSON.stringify(problemBody(problem, request)))
 }
 
-function problemOf(error: unknown): ProblemError {
+/** A problem as it is sent (RFC 9457). */
+export const problemBody = (problem: ProblemError, request: Request): Problem => ({
+  type: `/problems/${problem.kind}`,
+  title: problem.title,
+  status: problem.status,
+  detail: problem.detail,
+  instance: request.originalUrl,
+  ...(problem.errors.length > 0 ? { errors: problem.errors } : {}),
+})
+
+/** What was thrown, as a problem that a person can act on. */
+export function problemOf(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error
+  if (error instanceof CalledOff)
+    return new ProblemError(409, 'called-off', 'Nothing was kept: it was called off before it was done.')
   const type = error instanceof Error && 'type' in error ? error.type : undefined
   if (type === 'entity.too.large')
     return new ProblemError(

@@ -3,14 +3,20 @@ import type { Request, RequestHandler, Response } from 'express'
 import type { z } from 'zod'
 import { notFound, ProblemError } from './problem'
 
-/** Validates one part of a request; what does not fit is a 400 with every path and sentence. */
-export function parse<S extends z.ZodType>(schema: S, value: unknown, status = 400): z.infer<S> {
+/**
+ * Validates one part of a request; what does not fit is a 400 with every path and sentence.
+ * @param at where the value stands in the whole, as `cards[3]`; the paths begin there
+ */
+export function parse<S extends z.ZodType>(schema: S, value: unknown, { at }: { at?: string } = {}): z.infer<S> {
   const result = schema.safeParse(value)
   if (result.success) return result.data
-  const problems = sentencesOf(result.error)
+  const problems = sentencesOf(result.error).map(({ path, detail }) => ({
+    path: at === undefined ? path : path.startsWith('(') ? at : `${at}.${path}`,
+    detail,
+  }))
   const first = problems[0]
   throw new ProblemError(
-    status,
+    400,
     'not-valid',
     `Nothing was kept: ${first ? `${first.path} ${first.detail}` : 'the request does not fit its schema'}.`,
     problems,

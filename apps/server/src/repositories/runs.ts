@@ -1,9 +1,9 @@
 import type { Entry, EntryBody, Instrument, Run } from '@sure-spool/core'
-import { and, asc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, lt, or, sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
 import type { Queries } from '../database/connect'
 import { cardRevisions, entries, readings, runs, units } from '../database/schema'
-import { readRevision } from './cards'
+import { readRevision } from './revisions'
 
 export type RunRow = typeof runs.$inferSelect
 
@@ -103,3 +103,38 @@ export async function readRun(queries: Queries, row: RunRow): Promise<Run | unde
     entries: tape,
   }
 }
+
+/** A unit's runs, the newest first, from behind a place on. */
+export async function runRowsOfUnit(
+  queries: Queries,
+  unit: string,
+  after: { startedAt: string; id: string } | undefined,
+  limit: number,
+): Promise<RunRow[]> {
+  return queries
+    .select()
+    .from(runs)
+    .where(
+      and(
+        eq(runs.unit, unit),
+        after === undefined
+          ? undefined
+          : or(lt(runs.startedAt, after.startedAt), and(eq(runs.startedAt, after.startedAt), lt(runs.id, after.id))),
+      ),
+    )
+    .orderBy(desc(runs.startedAt), desc(runs.id))
+    .limit(limit)
+}
+
+/** The run a unit was in last. */
+export const lastRunRow = async (queries: Queries, unit: string): Promise<RunRow | undefined> =>
+  (await runRowsOfUnit(queries, unit, undefined, 1))[0]
+
+/** Every run in the order of their ids, a page at a time. */
+export const runsPage = (queries: Queries, after: string | undefined, limit: number): Promise<RunRow[]> =>
+  queries
+    .select()
+    .from(runs)
+    .where(after === undefined ? undefined : gt(runs.id, after))
+    .orderBy(asc(runs.id))
+    .limit(limit)

@@ -1,6 +1,6 @@
 import type { Instrument } from '@sure-spool/core'
 import type { Person, ShopSettings } from '@sure-spool/contract'
-import { asc } from 'drizzle-orm'
+import { asc, eq, sql } from 'drizzle-orm'
 import { v7 } from 'uuid'
 import type { Queries } from '../database/connect'
 import { audit, instruments, people, settings } from '../database/schema'
@@ -35,6 +35,30 @@ export async function insertShop(
   if (shop.instruments.length > 0)
     await queries.insert(instruments).values(shop.instruments.map((body, place) => ({ id: body.id, place, body })))
   if (shop.settings) await queries.insert(settings).values({ id: 1, body: shop.settings })
+}
+
+export async function putSettings(queries: Queries, body: ShopSettings): Promise<void> {
+  await queries.insert(settings).values({ id: 1, body }).onDuplicateKeyUpdate({ set: { body } })
+}
+
+/** Keeps a meter: a new one behind all others, one that is here at its place. */
+export async function putInstrument(queries: Queries, body: Instrument): Promise<void> {
+  const place = sql<number>`(select coalesce(max(place), -1) + 1 from ${instruments} as others)`
+  await queries.insert(instruments).values({ id: body.id, place, body }).onDuplicateKeyUpdate({ set: { body } })
+}
+
+export async function readInstrument(queries: Queries, id: string): Promise<Instrument | undefined> {
+  const [row] = await queries.select().from(instruments).where(eq(instruments.id, id))
+  return row?.body
+}
+
+export async function dropInstrument(queries: Queries, id: string): Promise<void> {
+  await queries.delete(instruments).where(eq(instruments.id, id))
+}
+
+export async function putPerson(queries: Queries, person: Person): Promise<void> {
+  const { name, role } = person
+  await queries.insert(people).values(person).onDuplicateKeyUpdate({ set: { name, role } })
 }
 
 /** Notes who did what outside the runs' own tapes. */

@@ -1,15 +1,13 @@
 import type { Standing } from '@sure-spool/contract'
-import { summarise, type RunState, type Summary } from '@sure-spool/core'
+import { entriesThatStand, summarise, type RunState, type Summary } from '@sure-spool/core'
 import { sql } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
-import { checkStates, findings, runStates } from '../database/schema'
-import { standingOf } from '../services/standing'
+import { checkStates, runStates } from '../database/schema'
 
 /** Keeps what core computed of a run, for lists and searches, in place of what was kept before. */
-export async function keepState(queries: Queries, state: RunState): Promise<Summary> {
+export async function keepState(queries: Queries, state: RunState, standing: Standing): Promise<Summary> {
   const { run } = state
   const summary = summarise(state)
-  const standing: Standing = standingOf(state)
   const row = {
     entryCount: run.entries.length,
     finding: summary.finding,
@@ -53,27 +51,5 @@ export async function keepState(queries: Queries, state: RunState): Promise<Summ
 }
 
 /** What became of the unit, as it was said last. */
-function lastOutcome({ tape }: RunState): 'ran-well' | 'came-back' | undefined {
-  const entry = tape.entries.findLast((one) => one.kind === 'outcome' && !tape.takenBack.has(one.id))
-  return entry?.kind === 'outcome' ? entry.what : undefined
-}
-
-/** Keeps the finding a run was closed with; a later one stands beside it. */
-export async function keepFinding(
-  queries: Queries,
-  state: RunState,
-  entry: { id: string; at: string; what: string },
-): Promise<void> {
-  const { run } = state
-  await queries.insert(findings).values({
-    entry: entry.id,
-    run: run.id,
-    card: run.card.id,
-    revision: run.card.revision,
-    core: state.core,
-    finding: state.finding.word,
-    decision: entry.what,
-    summary: summarise(state),
-    at: entry.at,
-  })
-}
+const lastOutcome = ({ tape }: RunState): 'ran-well' | 'came-back' | undefined =>
+  entriesThatStand(tape, 'outcome').at(-1)?.what

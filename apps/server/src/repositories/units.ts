@@ -1,5 +1,5 @@
 import type { Queue, QueueUnit, Unit, UnitPlace } from '@sure-spool/contract'
-import { and, desc, eq, inArray, lt, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, lt, or, sql } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
 import { cards, runStates, units } from '../database/schema'
 
@@ -130,4 +130,15 @@ export async function lastTagNumber(queries: Queries, prefix: string): Promise<n
     const digits = tag.startsWith(prefix) ? /^\d{1,9}$/.exec(tag.slice(prefix.length)) : null
     return Math.max(highest, digits ? Number(digits[0]) : 0)
   }, 0)
+}
+
+/** Every unit in the order of their ids, a page at a time. */
+export async function unitsPage(queries: Queries, after: string | undefined, limit: number): Promise<Unit[]> {
+  const rows = await queries
+    .select()
+    .from(units)
+    .where(after === undefined ? undefined : gt(units.id, after))
+    .orderBy(asc(units.id))
+    .limit(limit)
+  return rows.map(asUnit)
 }

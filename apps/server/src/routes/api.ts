@@ -8,32 +8,33 @@ import {
   pageSchema,
   personBodySchema,
   queueQuerySchema,
-  importSchema,
   settingsBodySchema,
   type ShopView,
 } from '@sure-spool/contract'
 import { openApiDocument } from '@sure-spool/contract/openapi'
 import type { Entry, Instrument } from '@sure-spool/core'
 import express, { Router } from 'express'
-import type { Database } from '../database/connect'
+import { inSnapshot, type Database } from '../database/connect'
 import { answers, idOf, parse } from '../http/handle'
 import { notFound } from '../http/problem'
+import { bytesOf, follows, sendPieces } from '../http/streamed'
 import { cardRoutes } from './cards'
+import type { Served } from './served'
 import { allInstruments, allPeople, readSettings } from '../repositories/shop'
 import { lastTagNumber, listUnits } from '../repositories/units'
 import { keepInstrument, keepPerson, keepSettings, retireInstrument } from '../services/keepShop'
 import { keepEntries } from '../services/keepEntries'
-import { exportShop, importShop } from '../services/moveHouse'
+import { exportShop } from '../services/exportShop'
 import { moveTo, queue, startRun, takeIn, viewRun } from '../services/queue'
 import { runsOfUnit } from '../services/unitRuns'
 import { readingsCsv } from '../services/readingsCsv'
 
 /** The API under /api/v1. What is mounted here stands in the contract's list of routes. */
-export function apiRoutes(database: Database, version: string): Router {
+export function apiRoutes({ database, heavy, version }: Served): Router {
   const router = Router()
   const document = openApiDocument(version)
   const json = express.json({ limit: '512kb' })
-  const house = express.json({ limit: '64mb' })
+  const house = express.raw({ type: 'application/json', limit: '64mb' })
 
   router.get('/openapi.json', (_request, response) => {
     response.json(document)
@@ -45,12 +46,15 @@ export function apiRoutes(database: Database, version: string): Router {
   )
   router.get(
     '/shop/export',
-    answers(() => exportShop(database)),
+    answers(async (_request, response) => {
+      response.type('application/json')
+      await inSnapshot(database, (queries) => sendPieces(response, exportShop(queries)))
+    }),
   )
   router.post(
     '/shop/import',
     house,
-    answers((request) => importShop(database, parse(importSchema, request.body))),
+    follows((request, followed) => heavy.run('import-shop', { bytes: bytesOf(request) }, followed)),
   )
 
   router.put(
@@ -120,7 +124,7 @@ export function apiRoutes(database: Database, version: string): Router {
     answers((request) => moveTo(database, idOf(request.params['id']), parse(movedUnitSchema, request.body))),
   )
 
-  router.use('/cards', cardRoutes(database))
+  router.use('/cards', cardRoutes({ database, heavy }))
 
   router.post(
     '/runs',

@@ -1,33 +1,37 @@
 import {
   byQuerySchema,
   cardQuerySchema,
-  figuresQuerySchema,
   idsQuerySchema,
-  importCardsSchema,
+  keepFiguresSchema,
+  previewCardsSchema,
   publishSchema,
   writtenCardSchema,
   type CardView,
 } from '@sure-spool/contract'
-import type { Card } from '@sure-spool/core'
 import express, { Router } from 'express'
 import { z } from 'zod'
-import type { Database } from '../database/connect'
+import { inSnapshot, type Database, type Queries } from '../database/connect'
 import { answers, idOf, parse } from '../http/handle'
 import { notFound } from '../http/problem'
-import { publishedCards, readRevision, recordOf, revisionsOf } from '../repositories/cards'
-import { figuresCsv, takeFigures, textOf } from '../services/figuresCsv'
+import { bytesOf, follows, sendPieces } from '../http/streamed'
+import { recordOf } from '../repositories/cardRecord'
+import { publishedCards, publishedIds, readRevision, revisionsOf } from '../repositories/revisions'
+import { figuresCsv } from '../services/figuresCsv'
+import { jsonList } from '../services/jsonText'
 import { findCards } from '../services/findCards'
-import { importCards } from '../services/importCards'
+import { previewCards } from '../services/importCards'
 import { dropDraft, publishCard, writeCard } from '../services/writeCards'
+import type { Served } from './served'
 
 const mostStrokes = 5000
 const revisionSchema = z.coerce.number().int().min(1).max(1_000_000)
 
 /** The routes under /cards: finding, reading, writing, publishing, taking in and giving out. */
-export function cardRoutes(database: Database): Router {
+export function cardRoutes({ database, heavy }: Pick<Served, 'database' | 'heavy'>): Router {
   const router = Router()
   const json = express.json({ limit: '1mb' })
-  const many = express.json({ limit: '64mb' })
+  const heads = express.json({ limit: '8mb' })
+  const many = express.raw({ type: ['application/json', 'application/x-ndjson'], limit: '64mb' })
   const csv = express.raw({ type: ['text/csv', 'text/plain'], limit: '8mb' })
   const placeOf = (params: Record<string, unknown>) => {
     const revision = revisionSchema.safeParse(params['revision'])
@@ -42,34 +46,48 @@ export function cardRoutes(database: Database): Router {
   router.get(
     '/export',
     answers(async (request, response) => {
-      const cards = await chosen(database, request.query)
-      response.setHeader('Content-Disposition', 'attachment; filename="cards.json"')
-      return { format: 'sure-spool/cards', version: 1, cards }
+      response.type('application/json').setHeader('Content-Disposition', 'attachment; filename="cards.json"')
+      await inSnapshot(database, async (queries) =>
+        sendPieces(response, cardsFile(queries, await chosen(queries, request.query))),
+      )
     }),
   )
   router.get(
     '/figures.csv',
     answers(async (request, response) => {
-      const text = figuresCsv(await chosen(database, request.query))
       response.type('text/csv').setHeader('Content-Disposition', 'attachment; filename="figures.csv"')
-      response.send(text)
+      await inSnapshot(database, async (queries) =>
+        sendPieces(response, figuresCsv(queries, await chosen(queries, request.query))),
+      )
     }),
   )
   router.post(
     '/figures',
     csv,
-    answers(async (request) => {
-      const { by, keep } = parse(figuresQuerySchema, request.query)
-      const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)
-      return takeFigures(database, textOf(bytes), { by, keep: keep === 'true' })
+    follows((request, followed) => {
+      const { by } = parse(byQuerySchema, request.query)
+      return heavy.run('preview-figures', { bytes: bytesOf(request), by }, followed)
     }),
+  )
+  router.post(
+    '/figures/:id/keep',
+    json,
+    follows((request, followed) => {
+      const { by } = parse(keepFiguresSchema, request.body)
+      return heavy.run('keep-figures', { preview: idOf(request.params['id']), by }, followed)
+    }),
+  )
+  router.post(
+    '/preview',
+    heads,
+    answers((request) => previewCards(database, parse(previewCardsSchema, request.body))),
   )
   router.post(
     '/import',
     many,
-    answers((request) => {
-      const { cards, ...rest } = parse(importCardsSchema, request.body)
-      return importCards(database, { ...rest, cards: cards as Card[] })
+    follows((request, followed) => {
+      const lines = request.is('application/x-ndjson') !== false
+      return heavy.run('import-cards', { bytes: bytesOf(request), lines }, followed)
     }),
   )
   router.get(
@@ -120,10 +138,23 @@ export function cardRoutes(database: Database): Router {
   return router
 }
 
-/** The cards an export names, or all published ones. */
-async function chosen(database: Database, query: unknown): Promise<Card[]> {
+/** The ids that an export names, or those of all published cards. */
+async function chosen(queries: Queries, query: unknown): Promise<string[]> {
   const { ids } = parse(idsQuerySchema, query)
-  return publishedCards(database, ids?.split(',').map(idOf))
+  return ids === undefined ? publishedIds(queries) : ids.split(',').map(idOf)
+}
+
+const cardsAtOnce = 50
+
+/** A file of cards, a piece of its text at a time. */
+async function* cardsFile(queries: Queries, ids: string[]): AsyncGenerator<string> {
+  const cards = async function* () {
+    for (let from = 0; from < ids.length; from += cardsAtOnce)
+      yield* await publishedCards(queries, ids.slice(from, from + cardsAtOnce))
+  }
+  yield '{"format":"sure-spool/cards","version":1,"cards":'
+  yield* jsonList(cards())
+  yield '}'
 }
 
 async function cardView(database: Database, id: string): Promise<CardView> {

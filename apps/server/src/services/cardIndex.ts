@@ -7,11 +7,11 @@ import {
   type FigureIndex,
   type Findings,
 } from '@sure-spool/core'
-import { and, gte, inArray, isNotNull, sql } from 'drizzle-orm'
 import MiniSearch from 'minisearch'
+import { setImmediate as breathe } from 'node:timers/promises'
 import type { Database } from '../database/connect'
-import { cards, type CardSearch } from '../database/schema'
-import { readRevision, searchOf } from '../repositories/cards'
+import { changedSince, searchOf, searchRows, type CardSearch } from '../repositories/cardSearch'
+import { readRevision } from '../repositories/revisions'
 
 /** A published card as the index knows it. */
 export interface IndexedCard {
@@ -22,6 +22,9 @@ export interface IndexedCard {
   search: CardSearch
   changedAt: string
 }
+
+/** Cards indexed before other requests have their turn. */
+const cardsAtOnce = 50
 
 /** A quarter of a word's letters may be wrong, two at most; figures are not spelled. */
 const tolerant = (term: string): number | false => (term.length > 3 && !/\d/.test(term) ? 0.25 : false)
@@ -104,17 +107,8 @@ class CardIndex {
     return this.refreshing
   }
 
-  /** A transaction may have stamped its cards a moment before it was committed: the last seconds are looked at again. */
   private async load(): Promise<void> {
-    const since =
-      this.seen === ''
-        ? undefined
-        : sql`${cards.changedAt} > least(cast(${this.seen} as datetime(3)), utc_timestamp(3) - interval 5 second)`
-    const stamps = await this.database
-      .select({ id: cards.id, changedAt: sql<string>`cast(${cards.changedAt} as char)` })
-      .from(cards)
-      .where(and(isNotNull(cards.published), since))
-      .orderBy(cards.id)
+    const stamps = await changedSince(this.database, this.seen)
     const fresh = stamps.filter(({ id, changedAt }) => this.cards.get(id)?.changedAt !== changedAt)
     const stampOf = new Map(fresh.map(({ id, changedAt }) => [id, changedAt]))
     for (let from = 0; from < fresh.length; from += 1000)
@@ -127,18 +121,10 @@ class CardIndex {
   }
 
   private async take(ids: string[], stampOf: Map<string, string>): Promise<void> {
-    const rows = await this.database
-      .select({
-        id: cards.id,
-        maker: cards.maker,
-        model: cards.model,
-        family: cards.family,
-        published: cards.published,
-        search: cards.search,
-      })
-      .from(cards)
-      .where(and(inArray(cards.id, ids), gte(cards.published, 1)))
+    const rows = await searchRows(this.database, ids)
+    let taken = 0
     for (const { published, search, ...row } of rows) {
+      if (++taken % cardsAtOnce === 0) await breathe()
       const card = search === null ? await readRevision(this.database, row.id, published ?? 1) : undefined
       const known = search ?? (card && searchOf(card))
       if (!known) continue

@@ -4,9 +4,10 @@ import { inTransaction, type Database, type Queries } from '../database/connect'
 import { notFound, ProblemError } from '../http/problem'
 import { allPeople } from '../repositories/shop'
 import { appendEntries, readRun, readRunRow, rememberRun } from '../repositories/runs'
-import { keepFinding, keepState } from '../repositories/states'
+import { keepFinding } from '../repositories/findings'
 import { moveUnit } from '../repositories/units'
 import { accept, sameEntry } from './accept'
+import { keepJudged } from './keepJudged'
 
 /**
  * Puts entries on a run's tape, all or none, and judges the run again. The same entry again is the same entry, once.
@@ -30,7 +31,7 @@ export async function keepEntries(database: Database, runId: string, sent: Entry
     }
     const appended = appendEntries(queries, added)
     const state = runState(grown)
-    const [summary] = await Promise.all([keepState(queries, state), appended])
+    const [summary] = await Promise.all([keepJudged(queries, state), appended])
     for (const entry of added)
       if (entry.kind === 'decision' && entry.what !== 'more-tests') await keepFinding(queries, state, entry)
     if (added.length > 0 && state.closed) await moveUnit(queries, row.unit, 'done', null)

@@ -1,10 +1,16 @@
 import type { Person, ShopSettings } from '@sure-spool/contract'
 import type { Instrument } from '@sure-spool/core'
-import { eq, sql } from 'drizzle-orm'
 import { inTransaction, type Database } from '../database/connect'
-import { instruments, people, settings } from '../database/schema'
 import { notFound, ProblemError } from '../http/problem'
-import { allPeople, note } from '../repositories/shop'
+import {
+  allPeople,
+  dropInstrument,
+  note,
+  putInstrument,
+  putPerson,
+  putSettings,
+  readInstrument,
+} from '../repositories/shop'
 import { knownPerson } from './knownPerson'
 
 const another = (what: string) =>
@@ -14,7 +20,7 @@ const another = (what: string) =>
 export async function keepSettings(database: Database, body: ShopSettings, by: string): Promise<void> {
   await inTransaction(database, async (queries) => {
     await knownPerson(queries, by)
-    await queries.insert(settings).values({ id: 1, body }).onDuplicateKeyUpdate({ set: { body } })
+    await putSettings(queries, body)
     await note(queries, 'settings', body.name, by, { ...body })
   })
 }
@@ -24,8 +30,7 @@ export async function keepInstrument(database: Database, id: string, body: Instr
   if (body.id !== id) throw another('meter')
   await inTransaction(database, async (queries) => {
     await knownPerson(queries, by)
-    const place = sql<number>`(select coalesce(max(place), -1) + 1 from ${instruments} as others)`
-    await queries.insert(instruments).values({ id, place, body }).onDuplicateKeyUpdate({ set: { body } })
+    await putInstrument(queries, body)
     await note(queries, 'meter', body.name, by, { id })
   })
 }
@@ -34,10 +39,10 @@ export async function keepInstrument(database: Database, id: string, body: Instr
 export async function retireInstrument(database: Database, id: string, by: string): Promise<void> {
   await inTransaction(database, async (queries) => {
     await knownPerson(queries, by)
-    const [meter] = await queries.select().from(instruments).where(eq(instruments.id, id))
+    const meter = await readInstrument(queries, id)
     if (!meter) throw notFound('This meter')
-    await queries.delete(instruments).where(eq(instruments.id, id))
-    await note(queries, 'meter-off', meter.body.name, by, { id })
+    await dropInstrument(queries, id)
+    await note(queries, 'meter-off', meter.name, by, { id })
   })
 }
 
@@ -46,8 +51,7 @@ export async function keepPerson(database: Database, id: string, person: Person,
   if (person.id !== id) throw another('person')
   await inTransaction(database, async (queries) => {
     if ((await allPeople(queries)).length > 0 || by !== id) await knownPerson(queries, by)
-    const { name, role } = person
-    await queries.insert(people).values(person).onDuplicateKeyUpdate({ set: { name, role } })
-    await note(queries, 'person', name, by, { id })
+    await putPerson(queries, person)
+    await note(queries, 'person', person.name, by, { id })
   })
 }

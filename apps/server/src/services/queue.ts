@@ -4,10 +4,10 @@ import { canonical } from '../canonical'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound, ProblemError } from '../http/problem'
-import { readRevision } from '../repositories/cards'
+import { readRevision } from '../repositories/revisions'
 import { insertRun, readRun, readRunRow } from '../repositories/runs'
 import { allInstruments, note, readSettings } from '../repositories/shop'
-import { keepState } from '../repositories/states'
+import { keepJudged } from './keepJudged'
 import { knownPerson } from './knownPerson'
 import { lastRunOf, revisionNow } from './unitRuns'
 import {
@@ -128,7 +128,7 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
     if (!run) throw notFound('The card of this unit')
     const state = runState(run)
     if (!before) {
-      await keepState(queries, state)
+      await keepJudged(queries, state)
       await moveUnit(queries, unit.id, 'bench', null, row.id)
       if (row.history !== unit.history) await setHistory(queries, unit.id, row.history)
     }

@@ -1,11 +1,19 @@
 import type { UnitRun, UnitRuns } from '@sure-spool/contract'
-import { comparisonOf, runState, summarise, type Comparison, type History, type RunState } from '@sure-spool/core'
-import { and, asc, desc, eq, inArray, lt, or } from 'drizzle-orm'
+import {
+  comparisonOf,
+  entriesThatStand,
+  runState,
+  summarise,
+  type Comparison,
+  type History,
+  type RunState,
+} from '@sure-spool/core'
 import type { Queries } from '../database/connect'
-import { cards, findings, runs } from '../database/schema'
 import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound } from '../http/problem'
-import { readRun } from '../repositories/runs'
+import { publishedRevision } from '../repositories/cards'
+import { findingsOf } from '../repositories/findings'
+import { lastRunRow, readRun, runRowsOfUnit } from '../repositories/runs'
 import { readUnit } from '../repositories/units'
 
 /** A unit's runs are few; a page of its screen holds them side by side. */
@@ -23,19 +31,7 @@ export async function runsOfUnit(
     query.cursor === undefined
       ? undefined
       : decodeCursor<{ startedAt: string; id: string }>(query.cursor, ['startedAt', 'id'])
-  const rows = await queries
-    .select()
-    .from(runs)
-    .where(
-      and(
-        eq(runs.unit, unit),
-        after === undefined
-          ? undefined
-          : or(lt(runs.startedAt, after.startedAt), and(eq(runs.startedAt, after.startedAt), lt(runs.id, after.id))),
-      ),
-    )
-    .orderBy(desc(runs.startedAt), desc(runs.id))
-    .limit(limit + 1)
+  const rows = await runRowsOfUnit(queries, unit, after, limit + 1)
   const page = rows.slice(0, limit)
   const kept = await findingsOf(
     queries,
@@ -51,22 +47,10 @@ export async function runsOfUnit(
   return { runs: shown, ...(more ? { next: encodeCursor({ startedAt: last.startedAt, id: last.id }) } : {}) }
 }
 
-async function findingsOf(queries: Queries, ids: string[]): Promise<Map<string, UnitRun['findings']>> {
-  if (ids.length === 0) return new Map()
-  const rows = await queries.select().from(findings).where(inArray(findings.run, ids)).orderBy(asc(findings.at))
-  const byRun = new Map<string, UnitRun['findings']>()
-  for (const { run, at, core, revision, finding, decision } of rows) {
-    const one = { at, core, revision, finding: finding as UnitRun['finding'], decision }
-    byRun.set(run, [...(byRun.get(run) ?? []), one])
-  }
-  return byRun
-}
-
 function asUnitRun(state: RunState, by: string): Omit<UnitRun, 'findings'> {
   const { run, tape } = state
-  const standing = tape.entries.filter((entry) => !tape.takenBack.has(entry.id))
-  const decision = standing.findLast((entry) => entry.kind === 'decision')
-  const outcome = standing.findLast((entry) => entry.kind === 'outcome')
+  const decision = entriesThatStand(tape, 'decision').at(-1)
+  const outcome = entriesThatStand(tape, 'outcome').at(-1)
   return {
     run: run.id,
     startedAt: run.startedAt,
@@ -75,8 +59,8 @@ function asUnitRun(state: RunState, by: string): Omit<UnitRun, 'findings'> {
     history: run.unit.history,
     finding: state.finding.word,
     closed: state.closed,
-    ...(decision?.kind === 'decision' ? { decision: { what: decision.what, why: decision.why } } : {}),
-    ...(outcome?.kind === 'outcome' ? { outcome: { what: outcome.what, words: outcome.words, at: outcome.at } } : {}),
+    ...(decision ? { decision: { what: decision.what, why: decision.why } } : {}),
+    ...(outcome ? { outcome: { what: outcome.what, words: outcome.words, at: outcome.at } } : {}),
     comparison: comparisonOf(state, 'earlier'),
     verdicts: summarise(state).verdicts,
   }
@@ -84,9 +68,8 @@ function asUnitRun(state: RunState, by: string): Omit<UnitRun, 'findings'> {
 
 /** The condition a run leaves its unit in: rewound once it was rewound, or was closed to be. */
 const historyAfter = ({ run, tape }: RunState): History => {
-  const rewound = tape.entries.some(
-    (entry) =>
-      (entry.kind === 'work' || entry.kind === 'decision') && entry.what === 'rewind' && !tape.takenBack.has(entry.id),
+  const rewound = [...entriesThatStand(tape, 'work'), ...entriesThatStand(tape, 'decision')].some(
+    ({ what }) => what === 'rewind',
   )
   return rewound ? 'rewound' : run.unit.history
 }
@@ -96,12 +79,7 @@ export async function lastRunOf(
   queries: Queries,
   unit: string,
 ): Promise<{ comparison: Comparison; history: History } | undefined> {
-  const [row] = await queries
-    .select()
-    .from(runs)
-    .where(eq(runs.unit, unit))
-    .orderBy(desc(runs.startedAt), desc(runs.id))
-    .limit(1)
+  const row = await lastRunRow(queries, unit)
   const run = row && (await readRun(queries, row))
   if (!run) return undefined
   const state = runState(run)
@@ -110,6 +88,5 @@ export async function lastRunOf(
 
 /** The card revision a unit's next run is judged by: the newest published one, or the sketch it was taken in on. */
 export async function revisionNow(queries: Queries, card: { id: string; revision: number }): Promise<number> {
-  const [row] = await queries.select({ published: cards.published }).from(cards).where(eq(cards.id, card.id))
-  return row?.published ?? card.revision
+  return (await publishedRevision(queries, card.id)) ?? card.revision
 }

@@ -1,11 +1,9 @@
 import type { Written, WrittenCard } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
-import { and, eq } from 'drizzle-orm'
 import { hashOf } from '../canonical'
 import { inTransaction, type Database } from '../database/connect'
-import { cardRevisions, cards } from '../database/schema'
 import { notFound, ProblemError } from '../http/problem'
-import { keepRevision, readRevision, revisionsOf } from '../repositories/cards'
+import { dropRevision, keepRevision, readRevision, revisionsOf } from '../repositories/revisions'
 import { note } from '../repositories/shop'
 import { knownPerson } from './knownPerson'
 
@@ -82,8 +80,7 @@ export async function dropDraft(
     const draft = await readRevision(queries, id, revision)
     if (!draft) throw notFound('This draft')
     if (draft.state !== 'draft') throw conflict(`revision ${revision} is ${draft.state} and stays.`)
-    await queries.delete(cardRevisions).where(and(eq(cardRevisions.card, id), eq(cardRevisions.revision, revision)))
-    if ((await revisionsOf(queries, id)).length === 0) await queries.delete(cards).where(eq(cards.id, id))
+    await dropRevision(queries, id, revision)
     await note(queries, 'dropped', `${draft.name.maker} ${draft.name.model}`, by, { card: id, revision })
     return { dropped: true }
   })

@@ -1,6 +1,6 @@
 import { families, type Card, type Comparison, type Run } from '@sure-spool/core'
 import { z } from 'zod'
-import { kept } from './kept'
+import { asKept } from './asKept'
 import {
   cardSchema,
   comparisonSchema,
@@ -145,41 +145,59 @@ export const cardListSchema = z.object({
 })
 
 /** A draft as it is written: `replaces` is the hash of the draft it stands on, so that two writers never overwrite each other. */
-export const writtenCardSchema = kept(
+export const writtenCardSchema = asKept(
   z.strictObject({ card: cardSchema, by: uuidSchema, replaces: z.string().max(64).optional() }),
 )
 /** The shop's habits, a meter or a person as they are to be from now on, and who says so. */
 export const settingsBodySchema = z.strictObject({ settings: shopSettingsSchema, by: uuidSchema })
 export const instrumentBodySchema = z.strictObject({ instrument: instrumentSchema, by: uuidSchema })
-export const personBodySchema = kept(z.strictObject({ person: personSchema, by: uuidSchema }))
+export const personBodySchema = asKept(z.strictObject({ person: personSchema, by: uuidSchema }))
 export const byQuerySchema = z.strictObject({ by: uuidSchema })
 
 export const writtenSchema = z.object({ hash: z.string(), revision: z.number(), state: z.string() })
 export const publishSchema = z.strictObject({ by: uuidSchema, hash: z.string().max(64) })
 
-/** Several cards taken in at once; what is in conflict waits for a word: keep what is here, or take theirs as the next draft. */
-export const importCardsSchema = kept(
-  z.strictObject({
-    cards: z.array(cardSchema).min(1).max(5000),
-    by: uuidSchema,
-    preview: z.boolean(),
-    resolve: z.record(z.string().max(80), z.enum(['keep', 'next'])).default({}),
-  }),
-)
-export const importedCardsSchema = z.object({
-  rows: z.array(
-    z.object({
-      id: idSchema,
-      revision: z.number(),
-      maker: z.string(),
-      model: z.string(),
-      what: z.enum(['new', 'revision', 'same', 'conflict', 'kept', 'next']),
-      state: z.string(),
-      as: z.number().optional(),
-    }),
-  ),
-  kept: z.number(),
+const sha256Schema = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in hex')
+
+/** A card of a file as a preview needs it: which revision, and the SHA-256 of its canonical body. */
+export const arrivingCardSchema = z.strictObject({
+  id: uuidSchema,
+  revision: z.int().min(1),
+  hash: sha256Schema,
+  maker: z.string().max(200),
+  model: z.string().max(200),
+  state: z.enum(['sketch', 'draft', 'published']),
 })
+export const previewCardsSchema = z.strictObject({
+  by: uuidSchema,
+  cards: z.array(arrivingCardSchema).min(1).max(20_000),
+})
+
+/** Who takes cards in; what is in conflict waits for a word: keep what is here, or take theirs as the next draft. */
+export const importCardsHeadSchema = z.strictObject({
+  by: uuidSchema,
+  resolve: z.record(z.string().max(80), z.enum(['keep', 'next'])).default({}),
+  /** what a preview said of these cards; it must still be so */
+  preview: sha256Schema.optional(),
+})
+/** A card whose id a database can keep. */
+export const arrivedCardSchema = cardSchema.refine(({ id }) => uuidSchema.safeParse(id).success, {
+  path: ['id'],
+  error: 'must be a UUID in lower case',
+})
+export const importCardsSchema = importCardsHeadSchema.extend({ cards: z.array(arrivedCardSchema).min(1) })
+const importedRowSchema = z.object({
+  id: idSchema,
+  revision: z.number(),
+  maker: z.string(),
+  model: z.string(),
+  what: z.enum(['new', 'revision', 'same', 'conflict', 'kept', 'next']),
+  state: z.string(),
+  as: z.number().optional(),
+})
+/** What would become of each card, and a name for having said so: keeping refers to it. */
+export const cardsPreviewSchema = z.object({ rows: z.array(importedRowSchema), preview: z.string() })
+export const importedCardsSchema = z.object({ rows: z.array(importedRowSchema), kept: z.number() })
 
 /** What a CSV of figures will do, row by row. */
 export const figureRowSchema = z.object({
@@ -191,18 +209,18 @@ export const figureRowSchema = z.object({
   limit: z.string(),
   detail: z.string(),
 })
+const writtenDraftSchema = z.object({ id: idSchema, revision: z.number(), maker: z.string(), model: z.string() })
 export const figuresPreviewSchema = z.object({
+  /** under which the file waits here for a day to be kept */
+  preview: idSchema,
   rows: z.array(figureRowSchema),
   /** cards that get a draft of it */
-  drafts: z.array(z.object({ id: idSchema, revision: z.number(), maker: z.string(), model: z.string() })),
+  drafts: z.array(writtenDraftSchema),
   delimiter: z.string(),
   decimalComma: z.boolean(),
-  kept: z.boolean(),
 })
-export const figuresQuerySchema = z.strictObject({
-  by: uuidSchema,
-  keep: z.enum(['true', 'false']).default('false'),
-})
+export const keepFiguresSchema = z.strictObject({ by: uuidSchema })
+export const figuresKeptSchema = z.object({ drafts: z.array(writtenDraftSchema) })
 export const idsQuerySchema = z.strictObject({ ids: z.string().max(40_000).optional() })
 
 /** What the shop's own record says of a card: every unit's readings that counted when its run was closed. */
@@ -226,7 +244,7 @@ export const cardRecordSchema = z.object({
   ),
 })
 
-export const newUnitSchema = kept(unitSchema.omit({ place: true, blockedBy: true }))
+export const newUnitSchema = asKept(unitSchema.omit({ place: true, blockedBy: true }))
 export const movedUnitSchema = z.strictObject({
   place: z.enum(['waiting', 'bench', 'blocked']),
   blockedBy: z.string().max(200).optional(),
@@ -239,9 +257,9 @@ export const newRunSchema = z.strictObject({
   by: uuidSchema,
 })
 
-export const entriesSchema = kept(z.strictObject({ entries: z.array(entrySchema).min(1).max(200) }))
+export const entriesSchema = asKept(z.strictObject({ entries: z.array(entrySchema).min(1).max(200) }))
 /** A shop document whose ids a database can keep. */
-export const importSchema = kept(shopSchema)
+export const importSchema = asKept(shopSchema)
 export const keptSchema = z.object({
   kept: z.array(z.object({ id: idSchema, receivedAt: momentSchema, repeated: z.boolean() })),
   count: z.number(),
@@ -318,6 +336,11 @@ export type CardList = z.infer<typeof cardListSchema>
 export type CardRecord = z.infer<typeof cardRecordSchema>
 export type WrittenCard = z.infer<typeof writtenCardSchema>
 export type Written = z.infer<typeof writtenSchema>
+export type ArrivingCard = z.infer<typeof arrivingCardSchema>
+export type PreviewCards = z.infer<typeof previewCardsSchema>
+export type CardsPreview = z.infer<typeof cardsPreviewSchema>
+export type ImportCardsHead = z.infer<typeof importCardsHeadSchema>
+export type FiguresKept = z.infer<typeof figuresKeptSchema>
 export type ImportedCards = z.infer<typeof importedCardsSchema>
 export type FigureRow = z.infer<typeof figureRowSchema>
 export type FiguresPreview = z.infer<typeof figuresPreviewSchema>

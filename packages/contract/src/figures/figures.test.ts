@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import type { Card } from '@sure-spool/core'
 import fc from 'fast-check'
 import { cardSchema } from '../formats'
-import { applyLine, cellsOf, draftFor, linesOf, readLines, readUnit, type FigureLine } from '.'
+import { cellsOf, draftFor, FiguresDraft, linesOf, readLines, readUnit, type FigureLine } from '.'
 
 const cards = readdirSync('demo/cards').map((name) => JSON.parse(readFileSync(`demo/cards/${name}`, 'utf8')) as Card)
 const twin = cards.find((card) => card.name.model === '18 twin') as Card
@@ -28,6 +28,11 @@ const line = (changes: Partial<FigureLine>): FigureLine => ({
   checkId: '',
   ...changes,
 })
+/** One line on a copy of a card. */
+const applyLine = (card: Card, one: FigureLine, decimalComma: boolean) => {
+  const draft = new FiguresDraft(card)
+  return { ...draft.apply(one, decimalComma), card: draft.card }
+}
 const problem = (changes: Partial<FigureLine>) => {
   const applied = applyLine(twin, line(changes), false)
   return 'problem' in applied ? applied.problem : applied.what

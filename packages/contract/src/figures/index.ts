@@ -1,4 +1,4 @@
-export { applyLine, draftFor, type Applied } from './applyLine'
+export { draftFor, FiguresDraft, type Applied } from './figuresDraft'
 export { limitColumn, readUnit, textColumns, units, type FigureLine } from './columns'
 export { readLines, type ReadLine } from './readLines'
 export { cellsOf, linesOf } from './writeLines'

@@ -40,9 +40,14 @@ const ends = (at: At): [string[], string[]] => {
 const unitOf = (quantity: ReturnType<typeof quantityOf>): string =>
   Object.entries(units).find(([, one]) => one.quantity === quantity)?.[0] ?? 'Ω'
 
-/** Lines as rows of cells under a header: the text columns, and one limit column for each unit that comes up. */
-export function cellsOf(lines: FigureLine[]): { fields: string[]; data: string[][] } {
-  const said = Object.keys(units).filter((unit) => lines.some((line) => line.unit === unit))
+/**
+ * Lines as rows of cells under a header: the text columns, and one limit column a unit.
+ * @param said the units that have a column; where not given those that come up
+ */
+export function cellsOf(
+  lines: FigureLine[],
+  said = Object.keys(units).filter((unit) => lines.some((line) => line.unit === unit)),
+): { fields: string[]; data: string[][] } {
   return {
     fields: [...textColumns.map(({ head }) => head), ...said.map((unit) => `limit (${unit})`)],
     data: lines.map((line) => [

@@ -63,7 +63,10 @@ export const conditionsSchema = z.strictObject({
   drive: z.strictObject({ plus: wordSchema, minus: wordSchema }).nullable().optional(),
 })
 
-const limit = z.discriminatedUnion('kind', [
+/** The most that a card may hold of each. */
+export const most = { terminals: 400, checks: 400, limitsOfOne: 40, sources: 100 }
+
+export const limitSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('band'), min: figureSchema, max: figureSchema }),
   z.strictObject({ kind: z.literal('nominal'), value: figureSchema, minusPct: percentSchema, plusPct: percentSchema }),
   z.strictObject({ kind: z.literal('atLeast'), value: figureSchema }),
@@ -93,7 +96,7 @@ const limit = z.discriminatedUnion('kind', [
 const cardLimit = z.strictObject({
   id: wordSchema,
   for: z.enum(['any', 'new', 'used', 'rewound']),
-  limit: z.union([limit, z.literal('derived')]),
+  limit: z.union([limitSchema, z.literal('derived')]),
   text: labelSchema.optional(),
   source: wordSchema,
   referenceC: figureSchema.min(-60).max(250).optional(),
@@ -139,7 +142,7 @@ const check = z.strictObject({
   quantity: z.enum(quantities).optional(),
   x: z.enum(quantities).optional(),
   items: z.int().min(1).max(1000).optional(),
-  limits: z.array(cardLimit).max(40),
+  limits: z.array(cardLimit).max(most.limitsOfOne),
   conditions: conditionsSchema.optional(),
   how: z
     .strictObject({ range: labelSchema.optional(), either: z.boolean().optional(), note: wordsSchema.optional() })
@@ -220,12 +223,12 @@ export const cardSchema = z
       note: wordsSchema.optional(),
     }),
     variants: z.array(z.strictObject({ id: wordSchema, label: labelSchema })).max(50),
-    terminals: z.array(terminal).min(1).max(400),
+    terminals: z.array(terminal).min(1).max(most.terminals),
     plugs: z.array(plug).max(40),
     windings: z.array(winding).max(400),
-    checks: z.array(check).max(400),
+    checks: z.array(check).max(most.checks),
     relations: z.array(relation).max(200),
-    sources: z.array(source).max(100),
+    sources: z.array(source).max(most.sources),
     hints: z.array(hint).max(200),
     care: z.strictObject({
       isolate: z.array(wordsSchema).max(20),

@@ -88,11 +88,15 @@ function terminalsOf(at: At): string[] {
 function upsideDown(card: Card): Contradiction[] {
   return card.checks.flatMap((check, i) =>
     check.limits.flatMap(({ limit }, j) => {
-      const message = limit === 'derived' ? undefined : (wrongLimit(limit) ?? bentCurve(limit, card))
+      const message = limit === 'derived' ? undefined : limitContradiction(limit, card)
       return message === undefined ? [] : [{ path: ['checks', i, 'limits', j, 'limit'], message }]
     }),
   )
 }
+
+/** What one limit of a card says that cannot be; undefined where it can. */
+export const limitContradiction = (limit: Limit, card: Pick<Card, 'family'>): string | undefined =>
+  wrongLimit(limit) ?? bentCurve(limit, card)
 
 function wrongLimit(limit: Limit): string | undefined {
   if (limit.kind === 'band' && limit.min > limit.max) return `stands upside down: ${limit.min} is above ${limit.max}`
@@ -102,7 +106,7 @@ function wrongLimit(limit: Limit): string | undefined {
 }
 
 /** A curve is read from its place to its ohms: places go up, and where a figure must tell the place back, ohms go one way. */
-function bentCurve(limit: Limit, { family }: Card): string | undefined {
+function bentCurve(limit: Limit, { family }: Pick<Card, 'family'>): string | undefined {
   if (limit.kind !== 'curve') return undefined
   const steps = limit.points.slice(1).map((point, i) => {
     const before = limit.points[i] ?? point

@@ -1,7 +1,7 @@
 export { exactMomentSchema, figureSchema, idSchema, momentSchema, uuidSchema } from './basics'
-export { cardSchema, conditionsSchema } from './card'
+export { cardSchema, conditionsSchema, limitSchema, most } from './card'
 export { cardsSchema } from './cards'
-export { contradictionsIn, type Contradiction } from './contradictions'
+export { contradictionsIn, limitContradiction, type Contradiction } from './contradictions'
 export { jsonSchemas } from './jsonSchema'
 export { readDocument, type ReadResult } from './read'
 export {

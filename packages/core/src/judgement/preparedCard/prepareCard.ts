@@ -5,7 +5,6 @@ import type { PreparedCard, PreparedCheck, PreparedLimit } from './preparedCard'
 import { preparedLimits } from './preparedLimits'
 import { windingsBetween } from './windingsBetween'
 
-const histories: History[] = ['new', 'used', 'rewound']
 const known = new WeakMap<Card, Map<string, PreparedCard>>()
 
 /**
@@ -55,9 +54,15 @@ function prepareCheck(
   }
   const path = card.windings.filter((winding) => touches.has(winding.id))
   const material = path.some((winding) => winding.material === 'resistive') ? 'resistive' : path[0]?.material
-  const limits = Object.fromEntries(
-    histories.map((history) => [history, preparedLimits(card, checks, check, points, history)]),
-  ) as Record<History, PreparedLimit[]>
+  const limits = limitsByHistory(checks, (history) => preparedLimits(card, checks, check, points, history))
   const { limits: stated, ...own } = check
   return { ...own, stated, points, touches, material: toFrame ? undefined : material, limits, toFrame }
+}
+
+/** A card that tells no history from another has one list of limits for all three. */
+function limitsByHistory(checks: Check[], of: (history: History) => PreparedLimit[]): PreparedCheck['limits'] {
+  const told = checks.some(({ limits }) => limits.some((limit) => limit.for !== 'any'))
+  if (told) return { new: of('new'), used: of('used'), rewound: of('rewound') }
+  const all = of('used')
+  return { new: all, used: all, rewound: all }
 }

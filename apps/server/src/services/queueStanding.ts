@@ -1,12 +1,10 @@
 import type { Mark, Standing } from '@sure-spool/contract'
-import type { RunState, StepState } from '@sure-spool/core'
+import { entriesThatStand, type RunState, type StepState } from '@sure-spool/core'
 
 /** Where a run stands, for the queue: its step, how many are done, and a mark for each one taken. */
-export function standingOf(state: RunState): Standing {
+export function queueStanding(state: RunState): Standing {
   const { run, steps } = state
-  const decision = state.tape.entries.findLast(
-    (entry) => entry.kind === 'decision' && !state.tape.takenBack.has(entry.id),
-  )
+  const decision = entriesThatStand(state.tape, 'decision').at(-1)
   const last = state.tape.entries.at(-1)
   const counted = steps.filter(({ step }) => step.kind !== 'finding')
   return {
@@ -15,7 +13,7 @@ export function standingOf(state: RunState): Standing {
     finding: state.finding.word,
     step: state.step,
     closed: state.closed,
-    ...(decision?.kind === 'decision' ? { decision: decision.what } : {}),
+    ...(decision ? { decision: decision.what } : {}),
     done: counted.filter(({ status }) => status === 'done' || status === 'flagged' || status === 'skipped').length,
     steps: counted.length,
     marks: counted.flatMap((one) => {

@@ -14,10 +14,11 @@ import {
   type Limit,
 } from '@sure-spool/core'
 import type { FigureRow } from '../api/bodies'
+import { limitContradiction, limitSchema, most, sentencesOf } from '../formats'
 import { readUnit, type FigureLine } from './columns'
 
-export type Applied =
-  { what: Exclude<FigureRow['what'], 'refused' | 'new-card'>; card: Card; detail: string } | { problem: string }
+/** What one line did to a card, or why it is refused; a refused line leaves the card as it is. */
+export type Applied = { what: Exclude<FigureRow['what'], 'refused' | 'new-card'>; detail: string } | { problem: string }
 
 const kinds: CheckKind[] = [
   'resistance',
@@ -33,12 +34,70 @@ const histories: CardLimit['for'][] = ['any', 'new', 'used', 'rewound']
 const grades: Grade[] = ['maker', 'trade', 'measured', 'told', 'guess']
 
 /**
- * A card with one line of figures in it. A check is found by its id, else by its label or its kind and ends, else made with the
- * terminals it needs; a limit of the same source and condition is replaced, another stands beside it, never merged.
- * @param decimalComma whether the comma is the decimal mark in the line's figures
- * @returns the changed copy and what was done, or why the line is refused; the card given is left as it is
+ * A card being filled with lines of figures, one after another, in a copy of its own: a file of any length costs what its lines cost.
+ * A check is found by its id, else by its label or its kind and ends, else made with the terminals it needs; a limit of the same
+ * source and condition is replaced, another stands beside it, never merged.
  */
-export function applyLine(card: Card, line: FigureLine, decimalComma: boolean): Applied {
+export class FiguresDraft {
+  readonly card: Card
+  changed = false
+
+  /** @param card a valid card; it is left as it is */
+  constructor(card: Card) {
+    this.card = structuredClone(card)
+  }
+
+  /** @param decimalComma whether the comma is the decimal mark in the line's figures */
+  apply(line: FigureLine, decimalComma: boolean): Applied {
+    const { card } = this
+    const read = readLine(card, line)
+    if ('problem' in read) return read
+    const { known, wanted, history, grade, reference } = read
+    if (known && standsAlready(card, known, line, history)) return same
+    const limit = limitOf(known?.kind ?? wanted, line, read.head, decimalComma)
+    if ('problem' in limit) return limit
+    const wrong = limitProblem(card, limit) ?? fullProblem(card, known, line, grade)
+    if (wrong !== undefined) return { problem: wrong }
+    const check = known ?? newCheck(card, line, wanted)
+    if (typeof check === 'string') return { problem: check }
+    const source = sourceOf(card, line.source, grade)
+    const before = check.limits.find((one) => one.source === source && one.for === history)
+    const referenceC = reference ?? before?.referenceC
+    if (before && sameLimit(before.limit, limit) && before.referenceC === referenceC) return same
+    this.changed = true
+    const made: CardLimit = {
+      id: before?.id ?? freeId('l', check.limits),
+      for: history,
+      limit,
+      text: line.limit.slice(0, 200),
+      source,
+      ...(referenceC === undefined ? {} : { referenceC }),
+    }
+    if (before) {
+      check.limits[check.limits.indexOf(before)] = made
+      const was = before.limit === 'derived' ? 'derived' : (before.text ?? limitText(before.limit))
+      return { what: 'changed', detail: `was ${was}` }
+    }
+    check.limits.push(made)
+    const beside =
+      check.limits.length > 1 ? `stands beside ${check.limits.length - 1} of other sources` : `${line.limit}`
+    return { what: known ? 'another-limit' : 'new-check', detail: beside }
+  }
+}
+
+const same: Applied = { what: 'same', detail: 'stands there already' }
+
+type ReadFigures = {
+  head: NonNullable<ReturnType<typeof readUnit>>
+  known: Check | undefined
+  wanted: CheckKind
+  history: CardLimit['for']
+  grade: Grade
+  reference: number | undefined
+}
+
+/** The words of a line, each as one of those that may stand there. */
+function readLine(card: Card, line: FigureLine): ReadFigures | { problem: string } {
   const head = readUnit(line.unit)
   if (!head) return { problem: `has a limit in ${line.unit}, which is no unit known here` }
   const wanted = (line.kind === '' ? head.kind : line.kind) as CheckKind
@@ -52,38 +111,25 @@ export function applyLine(card: Card, line: FigureLine, decimalComma: boolean): 
   const reference = line.referenceC === '' ? undefined : Number(line.referenceC.replace(',', '.'))
   if (reference !== undefined && !(reference > -90 && reference < 400))
     return { problem: 'has a reference that is no temperature' }
-  if (known && standsAlready(card, known, line, history)) return { what: 'same', card, detail: 'stands there already' }
-  const limit = limitOf(known?.kind ?? wanted, line, head, decimalComma)
-  if ('problem' in limit) return limit
-  const copy = structuredClone(card)
-  const check = known ? copy.checks.find(({ id }) => id === known.id) : newCheck(copy, line, wanted)
-  if (typeof check === 'string' || !check) return { problem: check ?? 'names a check that is not there' }
-  const source = sourceOf(copy, line.source, grade)
-  const at = check.limits.findIndex((one) => one.source === source && one.for === history)
-  const before = check.limits[at]
-  const referenceC = reference ?? before?.referenceC
-  const made: CardLimit = {
-    id: freeId('l', check.limits),
-    for: history,
-    limit,
-    text: line.limit.slice(0, 200),
-    source,
-    ...(referenceC === undefined ? {} : { referenceC }),
-  }
-  if (!before) {
-    check.limits.push(made)
-    const beside =
-      check.limits.length > 1 ? `stands beside ${check.limits.length - 1} of other sources` : `${line.limit}`
-    return { what: known ? 'another-limit' : 'new-check', card: copy, detail: beside }
-  }
-  if (sameLimit(before.limit, limit) && before.referenceC === referenceC)
-    return { what: 'same', card, detail: 'stands there already' }
-  check.limits[at] = { ...made, id: before.id }
-  return {
-    what: 'changed',
-    card: copy,
-    detail: `was ${before.limit === 'derived' ? 'derived' : (before.text ?? limitText(before.limit))}`,
-  }
+  return { head, known, wanted, history, grade, reference }
+}
+
+/** What a card's own schema would say against this limit. */
+function limitProblem(card: Card, limit: Limit): string | undefined {
+  const fits = limitSchema.safeParse(limit)
+  const first = fits.success ? undefined : sentencesOf(fits.error)[0]
+  const wrong = first ? `${first.path} ${first.detail}` : limitContradiction(limit, card)
+  return wrong === undefined ? undefined : `would make a card that cannot be: its limit ${wrong}`
+}
+
+/** What a card holds as much of as it may. */
+function fullProblem(card: Card, known: Check | undefined, line: FigureLine, grade: Grade): string | undefined {
+  const full = (what: string, count: number) => `would give the card more than ${count} ${what}`
+  if (!known && card.checks.length >= most.checks) return full('checks', most.checks)
+  if (!known && card.terminals.length + 2 > most.terminals) return full('terminals', most.terminals)
+  if (known && known.limits.length >= most.limitsOfOne) return full('limits of one check', most.limitsOfOne)
+  const fresh = !card.sources.some((one) => one.title === titleOf(line.source) && one.grade === grade)
+  return fresh && card.sources.length >= most.sources ? full('sources', most.sources) : undefined
 }
 
 const sameLimit = (a: Limit | 'derived', b: Limit): boolean => a !== 'derived' && inOrder(a) === inOrder(b)
@@ -184,8 +230,10 @@ function newCheck(card: Card, line: FigureLine, kind: CheckKind): Check | string
   return check
 }
 
+const titleOf = (title: string): string => (title === '' ? 'from a file of figures' : title.slice(0, 200))
+
 function sourceOf(card: Card, title: string, grade: Grade): string {
-  const name = title === '' ? 'from a file of figures' : title.slice(0, 200)
+  const name = titleOf(title)
   const known = card.sources.find((one) => one.title === name && one.grade === grade)
   if (known) return known.id
   const id = freeId('s', card.sources)

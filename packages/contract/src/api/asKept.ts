@@ -8,7 +8,7 @@ const rows = new Set(['run', 'by', 'takenInBy', 'startedBy', 'supersedes', 'undo
 const lists = new Set(['entries', 'people', 'units', 'runs', 'cards'])
 
 /** Holds a body to what the database keeps: row ids are UUIDs and moments carry milliseconds. */
-export function kept<S extends z.ZodType>(schema: S): S {
+export function asKept<S extends z.ZodType>(schema: S): S {
   return schema.superRefine((body, context) => {
     check(body, [], true, (path, problem) => context.addIssue({ code: 'custom', path, message: problem }))
   }) as S

@@ -1,23 +1,23 @@
-import type { Imported, Shop, ShopRun } from '@sure-spool/contract'
+import type { Imported, Shop } from '@sure-spool/contract'
 import { runState, type Card, type Comparison, type Run } from '@sure-spool/core'
-import { asc } from 'drizzle-orm'
-import { canonical } from '../canonical'
 import { inTransaction, type Database, type Queries } from '../database/connect'
-import { cardRevisions, runs, units } from '../database/schema'
 import { ProblemError } from '../http/problem'
-import { readRevision } from '../repositories/cards'
-import { appendEntries, entriesOf, insertRun, readRun, readRunRow } from '../repositories/runs'
-import { allInstruments, allPeople, insertShop, note, readSettings } from '../repositories/shop'
-import { keepFinding, keepState } from '../repositories/states'
+import { keepFinding } from '../repositories/findings'
+import { readRevision } from '../repositories/revisions'
+import { appendEntries, insertRun, readRun, readRunRow } from '../repositories/runs'
+import { allInstruments, allPeople, insertShop, note } from '../repositories/shop'
 import { insertUnit, moveUnit, readUnit } from '../repositories/units'
+import { unwatched, type Watched } from '../heavy/watched'
 import { keepCards } from './importCards'
+import { keepJudged } from './keepJudged'
 
 /**
  * Takes a shop document in, all or nothing. What is there already under the same id is left as it is; a card revision with
  * another body is a conflict, never an overwrite.
+ * @param watched is told how far it is, and may call it off; then nothing is kept
  * @throws ProblemError 409 for a conflict, 422 for a reference to something that is in neither the document nor the shop
  */
-export async function importShop(database: Database, shop: Shop): Promise<Imported> {
+export async function importShop(database: Database, shop: Shop, watched: Watched = unwatched): Promise<Imported> {
   return inTransaction(database, async (queries) => {
     const knownPeople = new Set((await allPeople(queries)).map((one) => one.id))
     const knownInstruments = new Set((await allInstruments(queries)).map((one) => one.id))
@@ -33,6 +33,7 @@ export async function importShop(database: Database, shop: Shop): Promise<Import
       runs: 0,
       entries: 0,
     }
+    const of = shop.cards.length + shop.units.length + shop.runs.length
     counts.cards = await keepCards(queries, shop.cards as Card[])
     for (const [i, unit] of shop.units.entries()) {
       if (await readUnit(queries, unit.id)) continue
@@ -42,6 +43,7 @@ export async function importShop(database: Database, shop: Shop): Promise<Import
       counts.units++
     }
     for (const [i, run] of shop.runs.entries()) {
+      await watched(shop.cards.length + shop.units.length + i, of)
       const added = await importRun(queries, shop, run, i)
       if (added === undefined) continue
       counts.runs++
@@ -94,63 +96,9 @@ async function importRun(
   const run = await readRun(queries, row)
   if (!run) throw missing(`runs[${i}].card`, 'a card revision')
   const state = runState(run)
-  await keepState(queries, state)
+  await keepJudged(queries, state)
   for (const entry of added)
     if (entry.kind === 'decision' && entry.what !== 'more-tests') await keepFinding(queries, state, entry)
   await moveUnit(queries, unit.id, unit.place, unit.blockedBy ?? null, row.id)
   return added.length
-}
-
-/** Everything of this shop as one document. */
-export async function exportShop(queries: Queries): Promise<Shop> {
-  const [settings, people, instruments, revisions, unitRows, runRows] = await Promise.all([
-    readSettings(queries),
-    allPeople(queries),
-    allInstruments(queries),
-    queries
-      .select({ body: cardRevisions.body })
-      .from(cardRevisions)
-      .orderBy(asc(cardRevisions.card), asc(cardRevisions.revision)),
-    queries.select({ id: units.id }).from(units).orderBy(asc(units.id)),
-    queries.select().from(runs).orderBy(asc(runs.id)),
-  ])
-  const exported: ShopRun[] = []
-  for (const row of runRows)
-    exported.push({
-      id: row.id,
-      unit: row.unit,
-      card: { id: row.card, revision: row.revision },
-      history: row.history as ShopRun['history'],
-      rule: row.rule as ShopRun['rule'],
-      instruments: row.instruments.map((one) => {
-        const today = instruments.find(({ id }) => id === one.id)
-        return today && canonical(today) === canonical(one) ? one.id : one
-      }),
-      startedAt: row.startedAt,
-      startedBy: row.startedBy,
-      ...(row.compare === null ? {} : { compare: row.compare }),
-      entries: await entriesOf(queries, row.id),
-    })
-  const all = await Promise.all(unitRows.map(({ id }) => readUnit(queries, id)))
-  return {
-    format: 'sure-spool/shop',
-    version: 1,
-    settings,
-    people,
-    instruments,
-    cards: revisions.map((row) => row.body),
-    units: all.filter((unit) => unit !== undefined),
-    runs: exported,
-  } as Shop
-}
-
-/** Computes every run's state again from its entries: after a new core, or when a list looks wrong. */
-export async function rebuildStates(database: Database): Promise<number> {
-  const rows = await database.select().from(runs).orderBy(asc(runs.id))
-  for (const row of rows)
-    await inTransaction(database, async (queries) => {
-      const run = await readRun(queries, row)
-      if (run) await keepState(queries, runState(run))
-    })
-  return rows.length
 }

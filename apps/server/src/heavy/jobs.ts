@@ -1,0 +1,35 @@
+import { importSchema } from '@sure-spool/contract'
+import type { Database } from '../database/connect'
+import { parse } from '../http/handle'
+import { ProblemError } from '../http/problem'
+import { importCards } from '../services/importCards'
+import { importShop } from '../services/importShop'
+import { keepFigures, previewFigures } from '../services/takeFigures'
+import type { HeavyInputs, HeavyJob } from './messages'
+import { readCards } from './readCards'
+import type { Watched } from './watched'
+
+type Jobs = { [J in HeavyJob]: (database: Database, input: HeavyInputs[J], watched: Watched) => Promise<unknown> }
+
+/** What is done off the thread that answers requests: reading, validating and writing what is too large to be done between two. */
+export const jobs: Jobs = {
+  'import-shop': (database, { bytes }, watched) => importShop(database, parse(importSchema, jsonOf(bytes)), watched),
+  'import-cards': (database, { bytes, lines }, watched) => {
+    const { head, of, cards } = readCards(bytes, lines)
+    return importCards(database, head, cards, of, watched)
+  },
+  'preview-figures': (database, { bytes, by }, watched) => previewFigures(database, bytes, by, watched),
+  'keep-figures': (database, { preview, by }, watched) => keepFigures(database, preview, by, watched),
+}
+
+function jsonOf(bytes: Uint8Array): unknown {
+  try {
+    return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
+  } catch {
+    throw new ProblemError(
+      400,
+      'not-json',
+      'Nothing was kept: the body is not JSON, it may have been cut off. Send it again.',
+    )
+  }
+}

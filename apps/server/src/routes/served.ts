@@ -1,0 +1,9 @@
+import type { Database } from '../database/connect'
+import type { HeavyWork } from '../heavy/heavyWork'
+
+/** What the routes work on. */
+export interface Served {
+  database: Database
+  heavy: HeavyWork
+  version: string
+}
