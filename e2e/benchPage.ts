@@ -1,4 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test'
+import { pick, settled } from './controls'
 
 let tags = 0
 
@@ -42,6 +43,7 @@ export class BenchPage {
     const tag = `T-${process.pid}-${++tags}`
     const { keyboard } = this.page
     await keyboard.press('i')
+    await expect(this.page.getByLabel('model, maker or kind')).toBeFocused()
     await keyboard.type(card)
     await expect(this.page.getByRole('option').first()).toContainText(card)
     await keyboard.press('Enter')
@@ -49,7 +51,7 @@ export class BenchPage {
     await keyboard.type(tag)
     await keyboard.press('Enter')
     await keyboard.press('Enter')
-    if (options.history) await this.page.getByLabel('condition').selectOption(options.history)
+    if (options.history) await pick(this.page, 'condition', options.history)
     await keyboard.press('Enter')
     await keyboard.press('Enter')
     await keyboard.type(options.words ?? 'made up for a test')
@@ -57,6 +59,7 @@ export class BenchPage {
     await expect(this.page.getByRole('button', { name: new RegExp(tag) })).toBeVisible()
     await keyboard.press('Enter')
     await expect(this.title).toHaveText('Look at the part')
+    await settled(this.page)
     return tag
   }
 
@@ -112,6 +115,7 @@ export class BenchPage {
   async toFinding(): Promise<void> {
     await this.press('d')
     await expect(this.page.getByRole('button', { name: 'the sheet', exact: true })).toBeVisible()
+    await settled(this.page)
   }
 
   async allSent(): Promise<void> {

@@ -43,8 +43,8 @@ async function open(page: Page, world: World, path: string, ready: string): Prom
 
 for (const scheme of ['light', 'dark'] as const)
   for (const group of groups)
-    test(`axe finds nothing on the screens of ${group}, ${scheme}`, async ({ browser, world }) => {
-      const context = await browser.newContext({ colorScheme: scheme })
+    test(`axe finds nothing on the screens of ${group}, ${scheme}`, async ({ another, world }) => {
+      const context = await another({ colorScheme: scheme })
       const page = await context.newPage()
       for (const { name, path, ready } of await addresses(world, group)) {
         await open(page, world, path, ready)
@@ -53,7 +53,6 @@ for (const scheme of ['light', 'dark'] as const)
           [],
         )
       }
-      await context.close()
     })
 
 for (const [width, height] of [
@@ -62,10 +61,10 @@ for (const [width, height] of [
   [800, 1280],
 ] as const)
   test(`nothing runs out of the side at ${width}x${height}, and the bench needs no scrolling`, async ({
-    browser,
+    another,
     world,
   }) => {
-    const context = await browser.newContext({ viewport: { width, height } })
+    const context = await another({ viewport: { width, height } })
     const page = await context.newPage()
     for (const { name, path, ready } of await addresses(world)) {
       await open(page, world, path, ready)
@@ -76,7 +75,6 @@ for (const [width, height] of [
       expect(size.wide, name).toBeLessThanOrEqual(width)
       if (name.startsWith('bench') && width > 900) expect(size.high, name).toBeLessThanOrEqual(height)
     }
-    await context.close()
   })
 
 test('the figure is set in the shipped face, with its ohm sign', async ({ page, world }) => {

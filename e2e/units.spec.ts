@@ -1,4 +1,5 @@
 import type { RunView } from '@sure-spool/contract'
+import { pick, settled, write } from './controls'
 import { expect, test } from './world'
 
 test('a part without figures is sketched, measured at once, and becomes a card in one step', async ({
@@ -8,16 +9,18 @@ test('a part without figures is sketched, measured at once, and becomes a card i
   await bench.home()
   const { keyboard } = page
   await keyboard.press('i')
+  await expect(page.getByLabel('model, maker or kind')).toBeFocused()
   await keyboard.type('brass clicker')
-  for (let i = 0; i < 8; i++) await keyboard.press('ArrowDown')
+  await expect(page.getByRole('option')).toHaveText([/No card of it/])
   await keyboard.press('Enter')
   await expect(page.getByLabel('what is it called')).toBeFocused()
-  await page.getByLabel('what is it', { exact: true }).selectOption('solenoid')
+  await pick(page, 'what is it', 'solenoid')
   await page.getByLabel(/what can be touched/).fill('red, black')
   await page.getByLabel('tag', { exact: true }).fill('T-SKETCH')
   await page.getByRole('button', { name: 'take in', exact: true }).click()
   await page.getByRole('button', { name: /T-SKETCH/ }).click()
   await expect(bench.title).toHaveText('Look at the part')
+  await settled(page)
   await bench.prepare()
   await bench.touches('red', 'black')
   await bench.type('40.2')
@@ -30,26 +33,28 @@ test('a part without figures is sketched, measured at once, and becomes a card i
   }
   await expect(page.getByRole('button', { name: 'make a card of it' })).toBeVisible()
   await bench.press('y')
-  const coil = page.locator('#part-checks').getByRole('article', { name: 'red to black' })
+  const coil = page.locator('#section-checks').getByRole('article', { name: 'red to black' })
   await expect(coil.getByLabel('limit', { exact: true })).toHaveValue(/40.2 ±10%/)
-  await expect(page.locator('#part-windings').getByLabel('ohms')).toHaveValue('40.2 Ω')
-  await expect(page.locator('#part-sources')).toContainText('take off with 1 figures')
+  await expect(page.locator('#section-windings').getByLabel('ohms')).toHaveValue('40.2 Ω')
+  await expect(page.locator('#section-sources')).toContainText('take off with 1 figures')
 })
 
 test('a tray of three is worked with one key between, and ends on two piles', async ({ page, bench }) => {
   await bench.home()
   const { keyboard } = page
   await keyboard.press('i')
+  await expect(page.getByLabel('model, maker or kind')).toBeFocused()
   await keyboard.type('metering')
   await expect(page.getByRole('option').first()).toContainText('metering')
   await keyboard.press('Enter')
   await page.getByLabel('tag', { exact: true }).fill('TR-008')
-  await page.getByLabel('how many alike').fill('3')
+  await write(page.getByLabel('how many alike'), '3')
   await page.getByLabel('how many alike').press('Enter')
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('A tray of 3')
   for (const tag of ['TR-008', 'TR-009', 'TR-010']) await expect(page.getByRole('link', { name: tag })).toBeVisible()
   await keyboard.press('Enter')
   await expect(bench.title).toHaveText('Look at the part')
+  await settled(page)
   await bench.toFinding()
   await page.getByRole('button', { name: /return as is/ }).click()
   await keyboard.type('looks sound')
@@ -58,6 +63,7 @@ test('a tray of three is worked with one key between, and ends on two piles', as
   await keyboard.press('Enter')
   await expect(page.getByRole('link', { name: 'TR-009' })).toBeVisible()
   await expect(bench.title).toHaveText('Look at the part')
+  await settled(page)
   await bench.allSent()
   const tray = await page.evaluate(async () => {
     const { units } = (await (await fetch('/api/v1/units?limit=200')).json()) as {
@@ -97,6 +103,7 @@ test('after a repair the next run begins with what failed, in the condition it l
   await bench.allSent()
   await page.keyboard.press('Enter')
   await expect(bench.title).toHaveText('Look at the part')
+  await settled(page)
   await expect(page.getByRole('region', { name: 'The unit' })).toContainText('rewound')
   await bench.prepare()
   await bench.touches('orange', 'grey')
@@ -115,8 +122,8 @@ test('a shop of °F and inches types and reads in them, and the record keeps °C
 }) => {
   const set = async (degrees: string, lengths: string) => {
     await page.goto(`${world.address}/shop`)
-    await page.getByLabel('temperatures in').selectOption(degrees)
-    await page.getByLabel('lengths in').selectOption(lengths)
+    await pick(page, 'temperatures in', degrees)
+    await pick(page, 'lengths in', lengths)
     await expect(page.getByText('kept, in force at once')).toBeVisible()
   }
   await set('°F', 'inches')
@@ -136,7 +143,7 @@ test('a shop of °F and inches types and reads in them, and the record keeps °C
 test('kit and shop are changed and in force on the bench at once', async ({ page, bench, world }) => {
   await page.goto(`${world.address}/shop`)
   await expect(page.getByLabel('name of the shop')).toHaveValue('Sallow Quay Bench')
-  await page.getByLabel('decimal mark').selectOption('comma')
+  await pick(page, 'decimal mark', 'comma: 36,5')
   await expect(page.getByText('kept, in force at once')).toBeVisible()
   await page.goto(`${world.address}/kit`)
   await expect(page.getByRole('heading', { name: 'Multimeter M2' })).toBeVisible()
@@ -153,6 +160,6 @@ test('kit and shop are changed and in force on the bench at once', async ({ page
   await bench.type('20,5')
   await expect(page.getByRole('region', { name: 'The unit' })).toContainText('20,5')
   await page.goto(`${world.address}/shop`)
-  await page.getByLabel('decimal mark').selectOption('point')
+  await pick(page, 'decimal mark', 'point: 36.5')
   await expect(page.getByText('kept, in force at once')).toBeVisible()
 })

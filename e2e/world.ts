@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { test as base, expect } from '@playwright/test'
+import { test as base, expect, type BrowserContext, type BrowserContextOptions } from '@playwright/test'
 import { createConnection } from 'mysql2/promise'
 import { anyPort } from '../tools/lib/database.mjs'
 import { startServer, type RunningServer } from '../tools/lib/server.mjs'
@@ -40,6 +40,15 @@ export class World {
     return (await (await fetch(`${this.address}/api/v1${path}`)).json()) as T
   }
 
+  async post(path: string, body: unknown): Promise<void> {
+    const response = await fetch(`${this.address}/api/v1${path}`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+    if (!response.ok) throw new Error(await response.text())
+  }
+
   /** Ends the server without warning, in the middle of whatever it does. */
   async kill(): Promise<void> {
     const gone = new Promise((resolve) => this.server.child.once('exit', resolve))
@@ -60,7 +69,17 @@ export class World {
   }
 }
 
-export const test = base.extend<{ bench: BenchPage }, { world: World }>({
+interface Around {
+  bench: BenchPage
+  /** what the browser may complain of in a test that brings it about: a server that is gone, an address that names nothing */
+  tolerated: RegExp | undefined
+  /** another browser of its own, watched like the first */
+  another: (options?: BrowserContextOptions) => Promise<BrowserContext>
+  said: string[]
+  quiet: void
+}
+
+export const test = base.extend<Around, { world: World }>({
   world: [
     async ({}, use, info) => {
       const world = await World.begin(`spool_test_e2e_${info.parallelIndex}`)
@@ -69,8 +88,40 @@ export const test = base.extend<{ bench: BenchPage }, { world: World }>({
     },
     { scope: 'worker', timeout: 60_000 },
   ],
+  tolerated: [undefined, { option: true }],
+  said: async ({}, use) => use([]),
   bench: async ({ page, world }, use) => {
     await use(new BenchPage(page, world.address))
   },
+  another: async ({ browser, said }, use) => {
+    const opened: BrowserContext[] = []
+    await use(async (options) => {
+      const context = await browser.newContext(options)
+      opened.push(context)
+      listen(context, said)
+      return context
+    })
+    await Promise.all(opened.map((context) => context.close()))
+  },
+  /** No screen complains in the console, in any test. */
+  quiet: [
+    async ({ context, said, tolerated }, use) => {
+      listen(context, said)
+      await use()
+      expect(
+        said.filter((text) => !tolerated?.test(text)),
+        'what the browser complained of',
+      ).toEqual([])
+    },
+    { auto: true },
+  ],
 })
+
+function listen(context: BrowserContext, said: string[]): void {
+  context.on('console', (message) => {
+    const type = message.type()
+    if (type === 'error' || type === 'warning') said.push(`${type}: ${message.text()} ${message.location().url}`)
+  })
+  context.on('weberror', (error) => said.push(`error: ${String(error.error())}`))
+}
 export { expect }

@@ -45,4 +45,10 @@ const taking = fetch(`${address}/api/v1/cards/import`, {
 })
 const busy = spread(await waits(taking))
 await taking
-tell('a health request while 20 MB are taken in', 'an idle server', busy.median / idle.median, busy.p99 / idle.p99, 'p99 3 ×')
+tell(
+  'a health request while 20 MB are taken in',
+  'an idle server',
+  busy.median / idle.median,
+  busy.p99 / idle.p99,
+  'p99 3 ×',
+)

@@ -58,5 +58,11 @@ const times = await inTurn(
   (round) => bare(prepared[2 * round + 1] ?? []),
 )
 const [mine, baseline] = [spread(times.mine), spread(times.baseline)]
-tell('taking 2,000 cards in', 'inserting the same rows', mine.median / baseline.median, mine.p99 / baseline.p99, '2.5 ×')
+tell(
+  'taking 2,000 cards in',
+  'inserting the same rows',
+  mine.median / baseline.median,
+  mine.p99 / baseline.p99,
+  '2.5 ×',
+)
 await pool.end()

@@ -1,56 +1,55 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
-import KeyButton from '../parts/KeyButton.vue'
+import InputText from 'primevue/inputtext'
+import { computed, onMounted, ref } from 'vue'
+import { askKeys } from '../keys/askKeys'
+import ScreenKey from '../keys/ScreenKey.vue'
+import { useScreenKeys } from '../keys/useScreenKeys'
 
 /** A line that asks for words: offered ones by number, others typed. Enter keeps, Esc leaves. */
-const props = withDefaults(defineProps<{ question: string; offers?: string[]; start?: string; need?: boolean }>(), {
+const props = withDefaults(defineProps<{ question: string; offers?: string[]; need?: boolean }>(), {
   offers: () => [],
-  start: '',
   need: true,
 })
 const emit = defineEmits<{ keep: [words: string]; leave: [] }>()
-const words = ref(props.start)
-const field = ref<HTMLInputElement>()
-onMounted(() => field.value?.focus())
+const words = ref('')
+const field = ref<{ $el: HTMLInputElement }>()
+const focus = () => field.value?.$el.focus()
+const offered = computed(() => props.offers.slice(0, askKeys.acts.offer.keys.length))
+onMounted(focus)
 
 function keep(): void {
   const text = words.value.trim()
-  if (text === '' && props.need) field.value?.focus()
+  if (text === '' && props.need) focus()
   else emit('keep', text)
 }
-
-function number(event: KeyboardEvent): void {
-  const offer = /^[1-9]$/.test(event.key) && words.value === '' ? props.offers[Number(event.key) - 1] : undefined
-  if (offer === undefined) return
-  event.preventDefault()
-  emit('keep', offer)
+/** @returns false where the digit is part of the words */
+function offer(key: string): boolean {
+  const one = words.value === '' ? offered.value[askKeys.acts.offer.keys.indexOf(key)] : undefined
+  if (one === undefined) return false
+  emit('keep', one)
+  return true
 }
+const leave = () => emit('leave')
+useScreenKeys(askKeys, () => 'asking', { offer, keep, leave })
 </script>
 
 <template>
-  <form class="ask" @submit.prevent="keep" @keydown.esc.stop.prevent="$emit('leave')">
+  <form class="ask" @submit.prevent="keep" @keydown.esc.stop.prevent="leave">
     <label for="ask-words">{{ question }}</label>
-    <p v-if="offers.length > 0" class="offers">
-      <KeyButton
-        v-for="(offer, i) in offers"
-        :key="offer"
-        :cap="String(i + 1)"
-        :label="offer"
-        @press="$emit('keep', offer)"
-      />
+    <p v-if="offered.length > 0" class="offers">
+      <ScreenKey v-for="(one, i) in offered" :key="one" act="offer" :at="i" :label="one" />
     </p>
     <p class="typed">
-      <input
+      <InputText
         id="ask-words"
         ref="field"
         v-model="words"
-        class="field"
         maxlength="2000"
         autocomplete="off"
-        @keydown="number"
+        @keydown="offer($event.key) && $event.preventDefault()"
       />
-      <KeyButton main cap="Enter" label="keep" @press="keep" />
-      <KeyButton cap="Esc" label="leave" @press="$emit('leave')" />
+      <ScreenKey main act="keep" />
+      <ScreenKey act="leave" />
     </p>
   </form>
 </template>
@@ -73,7 +72,7 @@ label {
   gap: 10px;
   flex-wrap: wrap;
 }
-.typed .field {
+.typed > :first-child {
   flex: 1;
   min-width: 200px;
 }

@@ -1,53 +1,47 @@
 <script setup lang="ts">
-import { beyondOverride } from '@sure-spool/core'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { refAutoReset, useIntervalFn } from '@vueuse/core'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import KeyButton from '../parts/KeyButton.vue'
-import { isTaken, useKeys } from '../parts/keys'
+import ScreenKey from '../keys/ScreenKey.vue'
+import { screenChanged, stepChanged } from '../keys/registry'
+import { useScreenKeys } from '../keys/useScreenKeys'
+import { muted } from '../reading/verdictSound'
 import { useBench } from '../store/bench'
 import { newId } from '../store/ids'
-import { useFigures } from '../words/figures'
-import { problemWords } from '../words/reasons'
-import { answersTo, reasonsFor } from './answers'
+import { reasonsFor } from './answers'
 import AskLine from './AskLine.vue'
-import CautionList from './CautionList.vue'
+import { benchKeys, type BenchSituation } from './benchKeys'
 import FindingPanel from './FindingPanel.vue'
 import GroundsPanel from './GroundsPanel.vue'
-import { emptyLine, keptText, openLine, opens, overLine, press, type Line } from './line'
 import MeaningColumn from './MeaningColumn.vue'
 import PathColumn from './PathColumn.vue'
 import PlainWork from './PlainWork.vue'
 import ReadingWork from './ReadingWork.vue'
 import RemarkPanel from './RemarkPanel.vue'
-import { isMuted, setMuted } from './sound'
 import StepCaps from './StepCaps.vue'
 import StepTitle from './StepTitle.vue'
 import TapeRow from './TapeRow.vue'
 import UnitLine from './UnitLine.vue'
-import { useBenchTray } from './useBenchTray'
 import { useAwake } from './useAwake'
+import { useBenchTray } from './useBenchTray'
+import { useHolding } from './useHolding'
+import { useLine } from './useLine'
+import { usePlainStep } from './usePlainStep'
+import { useQuestions } from './useQuestions'
 
 /** The bench: one run, one thing to do at a time. Keys belong to the line while it is open. */
 const props = defineProps<{ run: string }>()
 const bench = useBench()
 const router = useRouter()
-const figures = useFigures()
-const line = ref<Line | null>(null)
-const problem = ref('')
 const grounds = ref(false)
-const muted = ref(isMuted())
 const deciding = ref(false)
-const told = ref('')
-type Question = {
-  kind: 'skip' | 'note' | 'keep' | 'undo' | 'take-back'
-  question: string
-  offers: string[]
-  about: string
-}
-const question = ref<Question | null>(null)
+const told = refAutoReset('', 10_000)
 const reading = ref<InstanceType<typeof ReadingWork>>()
-const plainWork = ref<InstanceType<typeof PlainWork>>()
 const finding = ref<InstanceType<typeof FindingPanel>>()
+const { line, problem, ...typing } = useLine(bench)
+const { question, ...questions } = useQuestions((words) => (told.value = words))
+const { holding, answers, canBeKept } = useHolding()
+const plain = usePlainStep()
 useAwake()
 const tray = useBenchTray(told)
 
@@ -56,228 +50,112 @@ watch(
   (id) => void bench.open(id),
   { immediate: true },
 )
-watch(
-  () => bench.stepId,
-  () => (problem.value = ''),
-)
-const refresh = setInterval(() => void bench.open(props.run), 60_000)
-onBeforeUnmount(() => clearInterval(refresh))
+useIntervalFn(() => void bench.open(props.run), 60_000)
 onMounted(() => document.getElementById('work')?.focus())
 
 const step = computed(() => bench.current?.step)
-const asleep = computed(() => line.value !== null || question.value !== null)
 const isReading = computed(() => step.value?.kind === 'reading')
 const atFinding = computed(() => step.value?.kind === 'finding')
-/** what holds the step: a stop on a reading, or one that is due before this step is touched */
-const holding = computed(() => {
-  if (bench.doing) return undefined
-  const held = bench.state?.holding
-  if (held && (bench.cursor === null || held.holds.includes(bench.current?.entry ?? ''))) return held
-  return bench.setUp[0]
-})
-const answers = computed(() =>
-  holding.value && bench.state ? answersTo(holding.value, bench, bench.state, figures) : undefined,
-)
+watch(atFinding, () => screenChanged())
+watch(() => bench.stepId, stepChanged)
 const shownEvaluation = computed(() => bench.evaluationOf(bench.current?.entry) ?? bench.lastReading)
 const again = computed(() => {
-  if (bench.doing)
-    return bench.doing.mistyped ? 'Type again:' : bench.contact === 'clips' ? 'Clip on again:' : 'Touch again:'
-  return bench.current?.status === 'again' ? (bench.contact === 'clips' ? 'Clip on again:' : 'Touch again:') : ''
+  if (!bench.doing && bench.current?.status !== 'again') return ''
+  if (bench.doing?.mistyped) return 'Type again:'
+  return bench.contact === 'clips' ? 'Clip on again:' : 'Touch again:'
 })
-function keepLine(): void {
-  if (!line.value) return
-  const text = keptText(line.value)
-  const wrong = bench.keepTyped(text)
-  problem.value = wrong ? `${problemWords[wrong]} Nothing was kept of “${text.slice(0, 40)}”.` : ''
-  if (!wrong) line.value = null
-}
 
-function typed(text: string): void {
-  line.value = text === '' ? null : { ...(line.value ?? openLine('', bench.prefix)), text: text.slice(0, 300) }
-}
-
-function ask(kind: Question['kind'], words: string, offers: string[] = [], about = ''): void {
-  question.value = { kind, question: words, offers, about }
-}
-
-function answered(words: string): void {
-  const asked = question.value
-  question.value = null
-  if (!asked) return
-  if (asked.kind === 'skip') bench.add({ kind: 'skip', check: asked.about, reason: words })
-  if (asked.kind === 'note')
-    bench.add({ kind: 'note', words, ...(isReading.value && bench.check ? { about: bench.check.id } : {}) })
-  if (asked.kind === 'keep') bench.add({ kind: 'answer', remark: asked.about, reason: words })
-  if (asked.kind === 'undo' || asked.kind === 'take-back')
-    bench.add({ kind: 'take-back', entry: asked.about, reason: words })
-}
-
-function undo(): void {
-  const last = bench.lastEntry
-  if (!last) {
-    told.value = 'Nothing to undo.'
-    return
-  }
-  if (Date.now() - Date.parse(last.at) <= 10_000) bench.add({ kind: 'take-back', entry: last.id, reason: 'undone' })
-  else ask('undo', 'Undo the last entry: why?', ['wrong pair', 'slipped off', 'typed by mistake'], last.id)
-}
-
-function skip(): void {
-  const one = step.value
-  if (!one || one.kind === 'finding') return
-  const about =
-    'check' in one && one.check !== undefined && bench.check && bench.check.points.length <= 1 ? one.check : one.id
-  const offers =
-    one.kind === 'reading' && !one.required
-      ? ['cannot be done here', 'not needed for this complaint', 'later']
-      : ['cannot be reached', 'no way to do it here', 'later']
-  ask('skip', 'Skip it: why?', offers, one.kind === 'reading' ? skipTarget(one.check, about) : about)
-}
-/** Of a check with many optional points one skip skips them all; a required one is skipped point by point. */
-const skipTarget = (check: string, about: string): string =>
-  step.value?.kind === 'reading' && !step.value.required ? check : about
-
-function takeOlder(): void {
-  const target = bench.evaluationOf(bench.current?.entry)?.entry ?? bench.lastReading?.entry
-  if (target)
-    ask('take-back', 'Take this reading back: why?', ['wrong pair', 'slipped off', 'read by mistake'], target.id)
-}
-
-function retake(mistyped: boolean): void {
-  const target =
-    bench.current?.entry !== undefined && isReading.value ? bench.current.entry : bench.lastReading?.entry.id
-  if (target) bench.takeAgain(target, mistyped, mistyped ? 'mistyped' : 'taken again')
-}
-
-function mute(): void {
-  muted.value = !muted.value
-  setMuted(muted.value)
-}
+const situation = computed<BenchSituation>(() => {
+  if (!bench.run || !step.value) return 'absent'
+  if (question.value) return 'asking'
+  if (step.value.kind === 'finding') return deciding.value ? 'deciding' : bench.state?.closed ? 'closed' : 'finding'
+  if (line.value) return 'line'
+  if (holding.value && answers.value) return 'held'
+  const { kind } = step.value
+  return kind === 'reading' || kind === 'look' || kind === 'isolate' || kind === 'answer' ? kind : 'figure'
+})
 
 /** A part that was measured first becomes a card in one step. */
 function makeCard(): void {
   if (bench.run?.card.state !== 'sketch') return
   void router.push({ name: 'write', params: { id: newId(), revision: '1' }, query: { run: props.run } })
 }
-
-const keep = () =>
-  holding.value &&
-  !beyondOverride.has(holding.value.id) &&
-  ask('keep', 'Keep it as it is: why?', reasonsFor(holding.value.id), holding.value.id)
-
-const commands: Record<string, () => void> = {
-  ArrowUp: () => bench.move(-1),
-  ArrowDown: () => bench.move(1),
-  Backspace: undo,
-  t: () => retake(false),
-  e: () => retake(true),
-  x: takeOlder,
-  s: skip,
-  n: () => ask('note', 'A note'),
-  z: () => bench.goTo('leads'),
-  f: () => reading.value?.flip(),
-  F: () => reading.value?.turn(),
-  k: () => bench.turnContact(),
-  v: () => bench.nextMeter(),
-  g: () => (grounds.value = !grounds.value && shownEvaluation.value !== undefined),
-  d: () => bench.goTo('finding'),
-  m: mute,
-  p: () => void router.push({ name: 'sheet', params: { run: props.run } }),
-  i: () => void router.push({ name: 'queue', query: { take: '1' } }),
-  '/': () => void router.push({ name: 'cards' }),
-  y: makeCard,
-  Enter: () => atFinding.value && bench.state?.closed && void tray.goOn(),
-  ' ': () => (told.value = 'No meter is connected: type the figure.'),
-  o: () =>
-    takesFigures.value &&
-    (line.value = overLine(
-      bench.meter?.ranging === 'hand' ? bench.rangeAsked.replace('\u2009', '').replace('Ω', '') : '',
-    )),
-  Escape: () => bench.goTo(null),
+function keepSo(): void {
+  const held = holding.value
+  if (held && canBeKept.value) questions.ask('keep', 'Keep it as it is: why?', reasonsFor(held.id), held.id)
 }
-const takesFigures = computed(
-  () =>
-    ['reading', 'temperature', 'leads', 'frame-proof', 'supply'].includes(step.value?.kind ?? '') &&
-    !bench.state?.closed,
+const nth = (act: keyof typeof benchKeys.acts, key: string) => benchKeys.acts[act].keys.indexOf(key)
+
+useScreenKeys(
+  benchKeys,
+  () => situation.value,
+  {
+    open: typing.open,
+    over: typing.openOver,
+    pedal: () => (told.value = 'No meter is connected: type the figure.'),
+    keepLine: typing.keep,
+    prefix: typing.add,
+    clearLine: typing.clear,
+    mend: () => answers.value?.a.act(),
+    other: () => answers.value?.b.act(),
+    keepSo,
+    seen: (key) => plain.see(nth('seen', key)),
+    keepLook: plain.keepLook,
+    isolate: (key) => plain.isolate(nth('isolate', key)),
+    say: (key) => plain.say(nth('say', key)),
+    pick: (key) => plain.pick(nth('pick', key)),
+    choose: (key) => finding.value?.choose(nth('choose', key)),
+    onward: () => tray.goOn(),
+    up: () => bench.move(-1),
+    down: () => bench.move(1),
+    follow: () => bench.goTo(null),
+    again: () => questions.retake(false),
+    mistyped: () => questions.retake(true),
+    takeBack: questions.takeBack,
+    undo: questions.undo,
+    skip: questions.skip,
+    note: questions.note,
+    zero: () => bench.goTo('leads'),
+    contact: () => bench.turnContact(),
+    meter: () => bench.nextMeter(),
+    flip: () => reading.value?.flip(),
+    turn: () => reading.value?.turn(),
+    grounds: () => (grounds.value = !grounds.value && shownEvaluation.value !== undefined),
+    decide: () => bench.goTo('finding'),
+    mute: () => (muted.value = muted.value === 'yes' ? 'no' : 'yes'),
+    sheet: () => router.push({ name: 'sheet', params: { run: props.run } }),
+    card: makeCard,
+    takeIn: () => router.push({ name: 'queue', query: { take: '1' } }),
+    find: () => router.push({ name: 'cards' }),
+  },
+  typing.add,
 )
 
-useKeys((event) => {
-  if (isTaken(event) || question.value || deciding.value || !bench.run) return false
-  const { key } = event
-  told.value = ''
-  if (line.value) return lineKey(key)
-  if (atFinding.value && 'abcde'.includes(key) && key.length === 1)
-    return finding.value?.choose('abcde'.indexOf(key)) ?? false
-  if (holding.value && answers.value && 'abc'.includes(key) && key.length === 1) {
-    if (key === 'c') keep()
-    else answers.value[key as 'a' | 'b'].act()
-    return true
-  }
-  if (!isReading.value && !atFinding.value && plainWork.value?.press(key)) return true
-  if (opens(key) && takesFigures.value) {
-    line.value = openLine(key, isReading.value ? bench.prefix : '')
-    problem.value = ''
-    return true
-  }
-  const command = commands[key]
-  command?.()
-  return command !== undefined
-})
-
-function lineKey(key: string): boolean {
-  if (key === 'Enter') keepLine()
-  else if (key === 'Escape') line.value = null
-  else if (key.length === 1 || key === 'Backspace') {
-    const next = press(line.value ?? emptyLine, key)
-    line.value = next.text === '' ? null : next
-    problem.value = ''
-  } else return false
-  return true
+/** After a click the line has the focus again, so that Enter keeps and does not press the button once more. A finger gets no screen keyboard for it. */
+async function backToLine(event: MouseEvent): Promise<void> {
+  const isField = event.target instanceof Element && event.target.closest('input, textarea, .ask') !== null
+  await nextTick()
+  if (isField || question.value || deciding.value) return
+  const isFinger = event instanceof PointerEvent && event.pointerType === 'touch'
+  const field = isFinger ? null : document.querySelector<HTMLElement>('.bench [data-line]')
+  ;(field ?? document.getElementById('work'))?.focus()
 }
 </script>
 
 <template>
-  <main v-if="bench.run && bench.state" class="bench" :class="{ finding: atFinding }">
+  <main v-if="bench.run && bench.state" class="bench" :class="{ finding: atFinding }" @click="backToLine">
     <UnitLine class="unit-area" :run="bench.run" />
-    <FindingPanel
-      v-if="atFinding"
-      ref="finding"
-      class="whole"
-      :asleep="asleep"
-      :onward="tray.label.value"
-      @sheet="router.push({ name: 'sheet', params: { run } })"
-      @asking="deciding = $event"
-      @card="makeCard"
-      @next="tray.goOn"
-    />
+    <FindingPanel v-if="atFinding" ref="finding" class="whole" :onward="tray.label.value" @asking="deciding = $event" />
     <template v-else>
       <PathColumn class="path-area" />
       <section class="work-area" aria-label="The step">
         <div class="inside">
           <div class="top">
             <StepTitle v-if="step" :step="step" :card="bench.run.card" :again="again" />
-            <StepCaps
-              v-if="!isReading"
-              :asleep="asleep"
-              :muted="muted"
-              @note="ask('note', 'A note')"
-              @skip="skip"
-              @mute="mute"
-            />
+            <StepCaps v-if="!isReading" />
           </div>
-          <ReadingWork v-if="isReading" ref="reading" :line="line" :problem="problem" :asleep="asleep" @type="typed"
-            ><template #caps
-              ><StepCaps
-                :asleep="asleep"
-                :muted="muted"
-                @note="ask('note', 'A note')"
-                @skip="skip"
-                @mute="mute" /></template
-            ><template #cautions="{ cautions }"><CautionList :cautions="cautions" /></template
-          ></ReadingWork>
-          <PlainWork v-else ref="plainWork" :line="line" :problem="problem" :asleep="asleep" @type="typed"
-            ><template #cautions="{ cautions }"><CautionList :cautions="cautions" /></template
-          ></PlainWork>
+          <ReadingWork v-if="isReading" ref="reading" :line="line" :problem="problem" @type="typing.put" />
+          <PlainWork v-else :line="line" :problem="problem" :acts="plain" @type="typing.put" />
           <p v-if="told" role="status" class="muted">{{ told }}</p>
         </div>
         <AskLine
@@ -285,46 +163,34 @@ function lineKey(key: string): boolean {
           :key="question.kind + question.about"
           :question="question.question"
           :offers="question.offers"
-          @keep="answered"
-          @leave="question = null"
+          @keep="questions.answered"
+          @leave="questions.leave"
         />
-        <GroundsPanel v-else-if="grounds && shownEvaluation" :evaluation="shownEvaluation" @close="grounds = false" />
+        <GroundsPanel v-else-if="grounds && shownEvaluation" :evaluation="shownEvaluation" />
         <RemarkPanel
           v-else-if="holding && answers && !line"
           :remark="holding"
           :answers="answers"
-          :asleep="asleep"
-          @keep="keep"
+          :can-be-kept="canBeKept"
         />
         <div v-else class="doing">
-          <template v-if="line"
-            ><KeyButton main cap="Enter" label="keep" @press="keepLine" /><KeyButton
-              cap="Esc"
-              label="clear the line"
-              @press="line = null"
-          /></template>
+          <template v-if="line"><ScreenKey main act="keepLine" /><ScreenKey act="clearLine" /></template>
           <template v-else-if="isReading"
-            ><KeyButton quiet cap="t" label="take again" @press="retake(false)" /><KeyButton
+            ><ScreenKey quiet act="again" /><ScreenKey quiet act="mistyped" /><ScreenKey
               quiet
-              cap="e"
-              label="mistyped"
-              @press="retake(true)" /><KeyButton quiet cap="x" label="take back" @press="takeOlder" /><KeyButton
-              quiet
-              cap="o"
-              label="over range"
-              @press="commands['o']?.()" /><KeyButton quiet cap="d" label="decide" @press="bench.goTo('finding')"
+              act="takeBack" /><ScreenKey quiet act="over" /><ScreenKey quiet act="decide"
           /></template>
         </div>
       </section>
-      <MeaningColumn :asleep="asleep" @grounds="grounds = !grounds" />
-      <TapeRow :asleep="asleep" @undo="undo" />
+      <MeaningColumn />
+      <TapeRow />
     </template>
     <AskLine
       v-if="atFinding && question"
       :question="question.question"
       :offers="question.offers"
-      @keep="answered"
-      @leave="question = null"
+      @keep="questions.answered"
+      @leave="questions.leave"
     />
   </main>
   <main v-else class="empty">
@@ -344,7 +210,7 @@ function lineKey(key: string): boolean {
   min-height: 0;
 }
 .bench.finding {
-  grid-template: 'unit' auto 'whole' minmax(0, 1fr) / 1fr;
+  grid-template: 'unit' auto 'whole' minmax(0, 1fr) / minmax(0, 1fr);
 }
 .whole {
   grid-area: whole;
@@ -363,6 +229,12 @@ function lineKey(key: string): boolean {
   flex-direction: column;
   min-height: 0;
   min-width: 0;
+}
+.work-area > :last-child {
+  flex: 0 1 auto;
+  min-height: 58px;
+  max-height: 62%;
+  overflow: auto;
 }
 .inside {
   position: relative;
@@ -400,9 +272,12 @@ function lineKey(key: string): boolean {
   }
 }
 @media (max-width: 900px) {
+  .work-area > :last-child {
+    max-height: none;
+  }
   .bench {
     overflow: visible;
-    grid-template: 'unit' auto 'path' auto 'work' auto 'meaning' auto 'tape' auto / 1fr;
+    grid-template: 'unit' auto 'path' auto 'work' auto 'meaning' auto 'tape' auto / minmax(0, 1fr);
     height: auto;
   }
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { RunState } from '@sure-spool/core'
 import { computed } from 'vue'
-import ReadingRuler from '../parts/ReadingRuler.vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import ReadingRuler from '../drawings/ReadingRuler.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { takenParts, useFigures } from '../words/figures'
 import { lookWords } from '../words/kinds'
 import { lineGroups, onRuler, type FoundLine } from '../words/lines'
@@ -100,7 +100,7 @@ const looks = computed(() =>
 }
 .row {
   display: grid;
-  grid-template-columns: 92px 40px 1fr auto 260px;
+  grid-template-columns: 92px 40px minmax(0, 1fr) auto 260px;
   gap: 12px;
   align-items: center;
   padding: 3px 20px;
@@ -114,7 +114,7 @@ const looks = computed(() =>
   line-height: 1.25;
 }
 .look {
-  grid-template-columns: 92px 40px 1fr;
+  grid-template-columns: 92px 40px minmax(0, 1fr);
 }
 .fig {
   font-size: 22px;
@@ -129,7 +129,7 @@ const looks = computed(() =>
 }
 @media (max-width: 1100px) {
   .row {
-    grid-template-columns: 84px 40px 1fr auto;
+    grid-template-columns: 84px 40px minmax(0, 1fr) auto;
   }
   .row :deep(.ruler) {
     grid-column: 3 / -1;

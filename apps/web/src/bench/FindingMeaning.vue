@@ -2,7 +2,7 @@
 import type { RunState } from '@sure-spool/core'
 import { computed } from 'vue'
 import { cameBackWords, useRecord } from '../cards/useRecord'
-import VerdictMark from '../parts/VerdictMark.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { useFigures } from '../words/figures'
 import { notProved, notTested, wouldSettle } from '../words/finding'
 import { remarkWords } from '../words/remarks'

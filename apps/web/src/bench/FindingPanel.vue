@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import KeyButton from '../parts/KeyButton.vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
@@ -13,8 +13,8 @@ import FindingLines from './FindingLines.vue'
 import FindingMeaning from './FindingMeaning.vue'
 
 /** The finding: every judged line with its ruler, what was not tested, what a pass does not prove, and the decision. */
-defineProps<{ asleep: boolean; onward: string }>()
-const emit = defineEmits<{ sheet: []; asking: [open: boolean]; card: []; next: [] }>()
+defineProps<{ onward: string }>()
+const emit = defineEmits<{ asking: [open: boolean] }>()
 const bench = useBench()
 const shop = useShop()
 const figures = useFigures()
@@ -62,7 +62,7 @@ defineExpose({ choose })
   <div class="finding">
     <header class="head">
       <div>
-        <h1>{{ title.title }}</h1>
+        <h1 :class="{ long: title.title.length > 90 }">{{ title.title }}</h1>
         <p class="line">{{ title.line }}</p>
       </div>
       <div class="side">
@@ -74,14 +74,8 @@ defineExpose({ choose })
           >
         </p>
         <p class="tallies">
-          <KeyButton
-            v-if="state.run.card.state === 'sketch'"
-            cap="y"
-            label="make a card of it"
-            :asleep="asleep"
-            @press="emit('card')"
-          />
-          <KeyButton cap="p" label="the sheet" :asleep="asleep" @press="emit('sheet')" />
+          <ScreenKey v-if="state.run.card.state === 'sketch'" act="card" />
+          <ScreenKey act="sheet" />
         </p>
       </div>
     </header>
@@ -97,19 +91,18 @@ defineExpose({ choose })
           <RouterLink class="runs" :to="{ name: 'unit', params: { id: state.run.unit.id } }"
             >its runs, and what became of it</RouterLink
           >
-          <KeyButton v-if="onward" main cap="Enter" :label="onward" @press="emit('next')" />
+          <ScreenKey v-if="onward" main act="onward" :label="onward" />
         </span>
       </p>
       <div v-else class="choices">
-        <KeyButton
+        <ScreenKey
           v-for="(choice, i) in choices"
           :key="i"
+          act="choose"
+          :at="i"
           :main="chosen ? chosen === choice : i === 0"
-          :cap="'abcde'[i]"
           :label="choice.label"
           :hint="choice.hint"
-          :asleep="asleep"
-          @press="choose(i)"
         />
       </div>
       <AskLine v-if="chosen" :question="`${chosen.label}: why?`" @keep="decide" @leave="leave" />
@@ -131,9 +124,17 @@ defineExpose({ choose })
   padding: 12px 20px 14px;
   border-bottom: 1px solid var(--ink);
   align-items: flex-start;
+  max-height: 45%;
+  overflow: auto;
+}
+.head > :first-child {
+  min-width: 0;
 }
 h1 {
   font-size: 40px;
+}
+h1.long {
+  font-size: 26px;
 }
 .line {
   font-size: 18px;
@@ -158,7 +159,7 @@ h1 {
 .body {
   flex: 1;
   display: grid;
-  grid-template: minmax(0, 1fr) / 1fr 450px;
+  grid-template: minmax(0, 1fr) / minmax(0, 1fr) 450px;
   min-height: 0;
 }
 .decide {
@@ -167,7 +168,7 @@ h1 {
 }
 .choices {
   display: grid;
-  grid-template-columns: repeat(5, 1fr);
+  grid-template-columns: repeat(5, minmax(0, 1fr));
   gap: 10px;
   padding: 12px 20px;
 }
@@ -195,18 +196,18 @@ h1 {
 }
 @media (max-width: 1100px) {
   .body {
-    grid-template: minmax(0, 1fr) / 1fr 330px;
+    grid-template: minmax(0, 1fr) / minmax(0, 1fr) 330px;
   }
-  h1 {
+  h1:not(.long) {
     font-size: 32px;
   }
 }
 @media (max-width: 900px) {
   .body {
-    grid-template: auto auto / 1fr;
+    grid-template: auto auto / minmax(0, 1fr);
   }
   .choices {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
 }
 </style>

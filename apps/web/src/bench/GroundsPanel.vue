@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Evaluation } from '@sure-spool/core'
 import { computed } from 'vue'
-import KeyButton from '../parts/KeyButton.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { groundsOf } from '../words/grounds'
@@ -9,7 +9,6 @@ import { takenAt } from '../words/points'
 
 /** A verdict's grounds in full: every line can be redone by hand. */
 const props = defineProps<{ evaluation: Evaluation }>()
-defineEmits<{ close: [] }>()
 const bench = useBench()
 const figures = useFigures()
 const lines = computed(() => (bench.run ? groundsOf(props.evaluation, bench.run.card, figures) : []))
@@ -20,7 +19,7 @@ const title = computed(() => (bench.run ? takenAt(bench.run.card, props.evaluati
   <section class="grounds" aria-label="Grounds" tabindex="0">
     <header>
       <h2>Grounds: {{ title }}, {{ evaluation.check.label }}</h2>
-      <KeyButton quiet cap="g" label="close" @press="$emit('close')" />
+      <ScreenKey quiet act="grounds" label="close" />
     </header>
     <table>
       <tbody>
@@ -46,6 +45,10 @@ header {
   display: flex;
   justify-content: space-between;
   align-items: center;
+  gap: 12px;
+}
+h2 {
+  min-width: 0;
 }
 table {
   border-collapse: collapse;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RelationState } from '@sure-spool/core'
 import { computed } from 'vue'
-import KeyButton from '../parts/KeyButton.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { cautionFoot, cautionWords } from '../words/kinds'
@@ -9,8 +9,6 @@ import { checkPoints, pairLabel } from '../words/points'
 import { remarkWords } from '../words/remarks'
 
 /** What it means: checks between readings, remarks that do not hold, what the complaint points at, cautions. */
-defineProps<{ asleep: boolean }>()
-defineEmits<{ grounds: [] }>()
 const bench = useBench()
 const figures = useFigures()
 const card = computed(() => bench.run?.card)
@@ -157,7 +155,7 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
       </p>
     </section>
     <section v-if="bench.run && bench.limit" class="grounds">
-      <KeyButton quiet cap="g" label="grounds" :asleep="asleep" @press="$emit('grounds')" />
+      <ScreenKey quiet act="grounds" />
     </section>
   </aside>
 </template>
@@ -208,7 +206,7 @@ section.grounds {
 }
 @media (max-width: 900px) {
   .meaning {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     gap: 12px 28px;
     border-left: 0;
   }

@@ -2,7 +2,7 @@
 import type { Mark } from '@sure-spool/contract'
 import { sideOf, type StepGroup, type StepState } from '@sure-spool/core'
 import { computed } from 'vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { groupWords } from '../words/kinds'
@@ -48,6 +48,9 @@ function label({ step }: StepState): string {
   }
 }
 
+/** Where a name may be broken: behind a dash between two wires, or a stroke within one. */
+const pieces = (one: StepState) => label(one).split(/(?<=[–/])/)
+
 function mark(one: StepState): Mark | undefined {
   if (one.status === 'to-do') return undefined
   if (one.status === 'skipped') return 'skipped'
@@ -75,7 +78,9 @@ const value = (one: StepState) => (one.point?.evaluation ? takenParts(one.point.
               <span class="slot"
                 ><VerdictMark v-if="mark(one)" :mark="mark(one) ?? 'none'" :side="side(one)" :size="15"
               /></span>
-              <span class="words">{{ label(one) }}</span>
+              <span class="words"
+                ><template v-for="(piece, i) in pieces(one)" :key="i">{{ piece }}<wbr /></template
+              ></span>
               <span class="n">{{ one.status === 'again' ? 'again' : value(one) }}</span>
             </button>
           </li>
@@ -136,7 +141,7 @@ h2 {
 }
 .step {
   display: grid;
-  grid-template-columns: 40px 1fr auto;
+  grid-template-columns: 40px minmax(0, 1fr) auto;
   gap: 8px;
   align-items: center;
   min-height: 44px;
@@ -160,7 +165,6 @@ h2 {
 }
 .words {
   min-width: 0;
-  overflow-wrap: anywhere;
   line-height: 1.2;
 }
 @media (max-width: 900px) {

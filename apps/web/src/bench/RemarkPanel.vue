@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { beyondOverride, type Firing, type Remark } from '@sure-spool/core'
+import type { Firing, Remark } from '@sure-spool/core'
 import { computed } from 'vue'
-import KeyButton from '../parts/KeyButton.vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { remarkWords } from '../words/remarks'
 import type { Answer } from './answers'
 
 /** A remark that holds the step, with its three lettered answers. */
-const props = defineProps<{ remark: Remark & Partial<Firing>; answers: { a: Answer; b: Answer }; asleep: boolean }>()
-defineEmits<{ keep: [] }>()
+const props = defineProps<{
+  remark: Remark & Partial<Firing>
+  answers: { a: Answer; b: Answer }
+  canBeKept: boolean
+}>()
 const bench = useBench()
 const figures = useFigures()
 const words = computed(() => (bench.run ? remarkWords(props.remark, bench.run.card, figures) : { what: '', todo: '' }))
@@ -24,15 +27,9 @@ const words = computed(() => (bench.run ? remarkWords(props.remark, bench.run.ca
       >
     </p>
     <div class="answers">
-      <KeyButton main cap="a" :label="answers.a.label" :asleep="asleep" @press="answers.a.act()" />
-      <KeyButton cap="b" :label="answers.b.label" :asleep="asleep" @press="answers.b.act()" />
-      <KeyButton
-        v-if="!beyondOverride.has(remark.id)"
-        cap="c"
-        label="keep, say why"
-        :asleep="asleep"
-        @press="$emit('keep')"
-      />
+      <ScreenKey main act="mend" :label="answers.a.label" />
+      <ScreenKey act="other" :label="answers.b.label" />
+      <ScreenKey v-if="canBeKept" act="keepSo" />
     </div>
   </section>
 </template>
@@ -54,7 +51,7 @@ const words = computed(() => (bench.run ? remarkWords(props.remark, bench.run.ca
 }
 .answers {
   display: grid;
-  grid-template-columns: 1.4fr 1fr 1fr;
+  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr);
   gap: 12px;
 }
 .answers :deep(.key-button) {
@@ -63,7 +60,7 @@ const words = computed(() => (bench.run ? remarkWords(props.remark, bench.run.ca
 }
 @media (max-width: 900px) {
   .answers {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
   .answers > :first-child {
     grid-column: 1 / -1;

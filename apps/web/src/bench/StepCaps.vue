@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import KeyButton from '../parts/KeyButton.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
+import { muted } from '../reading/verdictSound'
 
 /** What can be done at any step besides the step itself. */
-defineProps<{ asleep: boolean; muted: boolean }>()
-defineEmits<{ note: []; skip: []; mute: [] }>()
 </script>
 
 <template>
   <div class="caps">
-    <KeyButton quiet cap="n" label="note" :asleep="asleep" @press="$emit('note')" />
-    <KeyButton quiet cap="s" label="skip" :asleep="asleep" @press="$emit('skip')" />
-    <KeyButton quiet cap="m" :label="muted ? 'sound' : 'mute'" :asleep="asleep" @press="$emit('mute')" />
+    <ScreenKey quiet act="note" />
+    <ScreenKey quiet act="skip" />
+    <ScreenKey quiet act="mute" :label="muted === 'yes' ? 'sound' : 'mute'" />
   </div>
 </template>
 

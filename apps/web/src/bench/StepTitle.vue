@@ -25,10 +25,6 @@ const verb = computed(() => {
     return props.step.point.drive ? 'Drive the coil, touch' : 'Coil at rest, touch'
   return check.value?.kind === 'ac-output' ? 'At speed, touch' : 'Touch'
 })
-/** the words in the title, so that two long wire names stay on one line */
-const length = computed(
-  () => verb.value.length + pair.value.reduce((sum, one) => sum + (one.terminal?.label ?? one.id).length, 0),
-)
 /** a step without a pair, or with more to it, is named by its check */
 const place = computed(() => {
   if (props.step.kind !== 'reading') return ''
@@ -37,6 +33,12 @@ const place = computed(() => {
     ? ''
     : placeLabel(props.card, props.step.check, props.step.point, figures)
 })
+/** the signs in the title: two long wire names stay on one line, and very long ones are read whole all the same */
+const length = computed(() =>
+  place.value === ''
+    ? verb.value.length + pair.value.reduce((sum, one) => sum + (one.terminal?.label ?? one.id).length, 0)
+    : place.value.length,
+)
 const plain: Partial<Record<Step['kind'], string>> = {
   look: 'Look at the part',
   isolate: 'Make it safe',
@@ -49,7 +51,12 @@ const plain: Partial<Record<Step['kind'], string>> = {
 </script>
 
 <template>
-  <component :is="`h${level ?? 1}`" class="title" :class="{ long: length > 26 }" aria-live="polite">
+  <component
+    :is="`h${level ?? 1}`"
+    class="title"
+    :class="{ long: length > 26, longest: length > 60 }"
+    aria-live="polite"
+  >
     <template v-if="place !== ''">{{ place.charAt(0).toUpperCase() + place.slice(1) }}</template>
     <template v-else-if="step.kind === 'reading'">
       {{ verb }}
@@ -102,13 +109,26 @@ const plain: Partial<Record<Step['kind'], string>> = {
 .title.long {
   font-size: 34px;
 }
+.title.longest {
+  font-size: 28px;
+}
+.longest .wire {
+  display: inline;
+  white-space: normal;
+  text-decoration: underline;
+  text-decoration-color: var(--wire);
+  text-decoration-thickness: 4px;
+}
+.longest .wire::after {
+  display: none;
+}
 @media (max-width: 1100px) {
-  .title {
+  .title:not(.longest) {
     font-size: 34px;
   }
 }
 @media (max-width: 900px) {
-  .title {
+  .title:not(.long, .longest) {
     font-size: 40px;
   }
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { sideOf, type Entry } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
-import KeyButton from '../parts/KeyButton.vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { afterPaint } from '../store/afterPaint'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
@@ -11,8 +11,6 @@ import { takenAt } from '../words/points'
 import { clock } from '../words/times'
 
 /** The tape: everything in order, superseded readings struck with how. */
-defineProps<{ asleep: boolean }>()
-defineEmits<{ undo: [] }>()
 const bench = useBench()
 const figures = useFigures()
 const strip = ref<HTMLElement | null>(null)
@@ -151,7 +149,7 @@ const counts = computed(() => {
           ></span
         >
       </p>
-      <KeyButton quiet cap="Backspace" label="undo last" :asleep="asleep" @press="$emit('undo')" />
+      <ScreenKey quiet act="undo" />
     </div>
     <ol ref="strip" class="strip" tabindex="0" aria-label="Tape, oldest first">
       <li v-for="(slip, i) in slips" :key="slip.id" :class="{ last: i === slips.length - 1 }">
@@ -226,6 +224,7 @@ const counts = computed(() => {
   font-weight: 600;
 }
 small {
+  margin-left: 4px;
   font-size: 16px;
   font-weight: 400;
 }
@@ -235,7 +234,7 @@ small {
 }
 @media (max-width: 900px) {
   .head {
-    width: 150px;
+    width: 200px;
   }
 }
 </style>

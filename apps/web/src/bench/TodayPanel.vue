@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RunState } from '@sure-spool/core'
 import { computed } from 'vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { findingWords, verdictWords } from '../words/kinds'
 import { checkLabel } from '../words/points'
 

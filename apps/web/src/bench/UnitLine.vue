@@ -34,9 +34,9 @@ const partWords = computed(() => {
       <RouterLink class="n tag" :to="{ name: 'unit', params: { id: run.unit.id } }" title="its runs">{{
         run.unit.tag
       }}</RouterLink>
-      <strong>{{ run.card.name.maker }} {{ run.card.name.model }}</strong>
-      <span>{{ familyWords[run.card.family] }}, {{ run.unit.history }}</span>
-      <span class="muted">{{
+      <strong class="name">{{ run.card.name.maker }} {{ run.card.name.model }}</strong>
+      <span class="kind">{{ familyWords[run.card.family] }}, {{ run.unit.history }}</span>
+      <span class="words muted">{{
         run.unit.words ? `“${run.unit.words}”` : run.unit.complaint.map((one) => complaintWords[one]).join(', ')
       }}</span>
     </p>
@@ -47,7 +47,7 @@ const partWords = computed(() => {
       <button class="plain" @click="bench.goTo('temperature')">
         part <strong class="n">{{ partWords }}</strong>
       </button>
-      <button class="plain" aria-keyshortcuts="v" @click="bench.nextMeter()">
+      <button class="plain" aria-keyshortcuts="j" @click="bench.nextMeter()">
         <strong>{{ bench.meter?.name.split(',')[0] ?? 'no meter' }}</strong>
       </button>
       <button class="plain" aria-keyshortcuts="k" @click="bench.turnContact()">
@@ -74,13 +74,29 @@ const partWords = computed(() => {
   align-items: baseline;
   min-width: 0;
 }
-.unit > p:first-child span:last-child {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+.unit > p:first-child {
+  flex: 1;
 }
 .unit p > * {
   white-space: nowrap;
+}
+.tag,
+.name,
+.words {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.tag {
+  flex: none;
+  max-width: 40%;
+}
+.name {
+  flex: 0 1 auto;
+}
+.words {
+  flex: 1 1 0;
+  min-width: 60px;
 }
 .tag {
   font-size: 18px;
@@ -93,7 +109,7 @@ const partWords = computed(() => {
   min-height: 44px;
 }
 @media (max-width: 1100px) {
-  .unit > p:first-child span:nth-child(3) {
+  .kind {
     display: none;
   }
 }
@@ -107,6 +123,11 @@ const partWords = computed(() => {
   .unit > p {
     max-width: 100%;
     flex-wrap: wrap;
+  }
+  .tag,
+  .name,
+  .words {
+    max-width: 100%;
   }
 }
 </style>

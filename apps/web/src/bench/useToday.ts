@@ -2,7 +2,7 @@ import type { CardView } from '@sure-spool/contract'
 import { judgedBy, type Run, type RunState } from '@sure-spool/core'
 import { computed, ref, watch, type ComputedRef } from 'vue'
 import { ask } from '../store/api'
-import { readCopy } from '../store/kept'
+import { readCopy } from '../store/browserDatabase'
 
 /** A closed run as today's card would judge it, beside what it was judged as; nothing where the card has not moved on. */
 export function useToday(run: () => Run | undefined, closed: () => boolean): ComputedRef<RunState | undefined> {

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { complaintIds, type Card, type ComplaintId } from '@sure-spool/core'
 import { computed } from 'vue'
-import KeyButton from '../parts/KeyButton.vue'
-import PlugFace from '../parts/PlugFace.vue'
-import { heldWords, holdPlug } from '../parts/plugLayout'
-import VerdictMark from '../parts/VerdictMark.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
+import PlugFace from '../drawings/PlugFace.vue'
+import { heldWords, holdPlug } from '../drawings/plugLayout'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { cautionFoot, cautionWords, complaintWords } from '../words/kinds'
 
 /** A card's plugs as they are held, what its complaints point at, and the care it wants. */
 const props = defineProps<{ card: Card; hold: { flipped: boolean; turns: number } }>()
-defineEmits<{ flip: [] }>()
 const complaints = computed(() => {
   const one = props.card
   return one.hints.flatMap((hint) =>
@@ -35,7 +34,7 @@ const named = (id: string) => props.card.windings.find((winding) => winding.id =
         <PlugFace :card="card" :plug="plug" :flipped="hold.flipped" :turns="hold.turns" />
         <p class="seen muted">{{ plug.label }}: {{ heldWords(holdPlug(plug, hold.flipped, hold.turns)) }}</p>
       </template>
-      <KeyButton quiet cap="f" label="flip" @press="$emit('flip')" />
+      <ScreenKey quiet act="flip" />
     </section>
     <section v-if="complaints.length > 0">
       <h2 class="label">Owner says</h2>
@@ -85,7 +84,7 @@ const named = (id: string) => props.card.windings.find((winding) => winding.id =
 }
 dl {
   display: grid;
-  grid-template-columns: 1fr;
+  grid-template-columns: minmax(0, 1fr);
   gap: 2px;
 }
 dt {

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import type { CardView } from '@sure-spool/contract'
-import { compareCards, type Card } from '@sure-spool/core'
+import { compareCards, type Card, type CardDifference } from '@sure-spool/core'
+import Column from 'primevue/column'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import PickField from '../fields/PickField.vue'
-import KeyButton from '../parts/KeyButton.vue'
-import { isTaken, useKeys } from '../parts/keys'
+import ScreenKey from '../keys/ScreenKey.vue'
+import { useScreenKeys } from '../keys/useScreenKeys'
 import { ask } from '../store/api'
+import RuledTable from '../tables/RuledTable.vue'
+import { compareKeys } from './cardsKeys'
 
 /** Two revisions of a card side by side: what changed, and nothing else. */
 const props = defineProps<{ id: string }>()
@@ -43,15 +46,12 @@ const options = computed(() =>
     label: `revision ${revision}, ${state}`,
   })),
 )
-const differences = computed(() => {
+const differences = computed<(CardDifference & { key: string })[]>(() => {
   const [before, after] = cards.value
-  return before && after ? compareCards(before, after) : []
+  return before && after ? compareCards(before, after).map((one, i) => ({ ...one, key: `${i} ${one.about}` })) : []
 })
-const back = () => void router.push({ name: 'card', params: { id: props.id } })
-useKeys((event) => {
-  if (isTaken(event) || event.key !== 'Escape') return false
-  back()
-  return true
+useScreenKeys(compareKeys, () => 'compare', {
+  leave: () => void router.push({ name: 'card', params: { id: props.id } }),
 })
 </script>
 
@@ -59,52 +59,49 @@ useKeys((event) => {
   <main class="compare">
     <header>
       <h1>{{ view ? `${view.card.name.maker} ${view.card.name.model}` : problem || 'Opening the card …' }}</h1>
-      <KeyButton cap="Esc" label="the card" @press="back" />
+      <ScreenKey act="leave" />
     </header>
-    <table v-if="view" class="ruled">
-      <caption class="unseen">
-        What changed between two revisions
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">what</th>
-          <th scope="col">
-            <PickField
-              label="before"
-              :model-value="sides[0]"
-              :options="options"
-              @update:model-value="sides = [$event, sides[1]]"
-            />
-          </th>
-          <th scope="col">
-            <PickField
-              label="after"
-              :model-value="sides[1]"
-              :options="options"
-              @update:model-value="sides = [sides[0], $event]"
-            />
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(one, i) in differences" :key="i">
-          <th scope="row">
-            {{ one.about }} <small>{{ one.part }}</small>
-          </th>
-          <td :class="{ none: one.before === null }">{{ one.before ?? 'not there' }}</td>
-          <td :class="{ none: one.after === null }">{{ one.after ?? 'taken off' }}</td>
-        </tr>
-      </tbody>
-    </table>
-    <p v-if="view && differences.length === 0" class="muted">The two say the same.</p>
+    <div v-if="view" class="sides">
+      <PickField
+        label="before"
+        :model-value="sides[0]"
+        :options="options"
+        @update:model-value="sides = [$event, sides[1]]"
+      />
+      <PickField
+        label="after"
+        :model-value="sides[1]"
+        :options="options"
+        @update:model-value="sides = [sides[0], $event]"
+      />
+    </div>
+    <RuledTable
+      v-if="differences.length > 0"
+      :rows="differences"
+      row-key="key"
+      label="What changed between two revisions"
+    >
+      <Column header="what" style="width: 30%">
+        <template #body="{ data }: { data: CardDifference }"
+          ><strong>{{ data.about }}</strong> <small class="muted">{{ data.part }}</small></template
+        >
+      </Column>
+      <Column header="before" style="width: 35%">
+        <template #body="{ data }: { data: CardDifference }"
+          ><span :class="{ muted: data.before === null }">{{ data.before ?? 'not there' }}</span></template
+        >
+      </Column>
+      <Column header="after" style="width: 35%">
+        <template #body="{ data }: { data: CardDifference }"
+          ><span :class="{ muted: data.after === null }">{{ data.after ?? 'taken off' }}</span></template
+        >
+      </Column>
+    </RuledTable>
+    <p v-else-if="view" class="muted">The two say the same.</p>
   </main>
 </template>
 
 <style scoped>
-table {
-  table-layout: fixed;
-  overflow-wrap: anywhere;
-}
 .compare {
   padding: 14px 20px;
   display: grid;
@@ -119,16 +116,10 @@ header {
 h1 {
   font-size: 28px;
 }
-thead th {
-  vertical-align: bottom;
-}
-small {
-  display: block;
-  font-size: 15px;
-  font-weight: 400;
-  color: var(--muted);
-}
-.none {
-  color: var(--muted);
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 16px;
+  max-width: 700px;
 }
 </style>

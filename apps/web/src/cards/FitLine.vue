@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { CardRow } from '@sure-spool/contract'
-import VerdictMark from '../parts/VerdictMark.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { useFigures } from '../words/figures'
 
 /** Why a card is among those that read like this: each figure, what it would be, and how far it lies from the middle. */

@@ -1,7 +1,7 @@
 import type { CardRecord } from '@sure-spool/contract'
 import { ref, watch, type Ref } from 'vue'
 import { ask } from '../store/api'
-import { keepCopy, readCopy } from '../store/kept'
+import { keepCopy, readCopy } from '../store/browserDatabase'
 
 /** What the shop's own units of a card have shown; the browser's copy while the server is away. */
 export function useRecord(card: () => string | undefined): Ref<CardRecord | undefined> {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { FigureRow } from '@sure-spool/contract'
-import { computed, ref } from 'vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import Column from 'primevue/column'
+import { computed } from 'vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
+import RuledTable from '../tables/RuledTable.vue'
 
 /** A file of figures, row by row: what becomes of it, and why a row stays out. The refused come first. */
 const props = defineProps<{ rows: FigureRow[] }>()
-const shown = ref(200)
 const words: Record<FigureRow['what'], string> = {
   'new-card': 'begins a new card',
   'new-check': 'a new check',
@@ -21,49 +22,47 @@ const mark = (what: FigureRow['what']) => (what === 'refused' ? 'flagged' : what
 </script>
 
 <template>
-  <table class="ruled">
-    <thead>
-      <tr>
-        <th scope="col">row</th>
-        <th scope="col">card</th>
-        <th scope="col">check</th>
-        <th scope="col">limit</th>
-        <th scope="col">what happens</th>
-        <th scope="col">why</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="one in ordered.slice(0, shown)" :key="one.row" :class="one.what">
-        <td class="n">{{ one.row }}</td>
-        <td>{{ one.maker }} {{ one.model }}</td>
-        <td>{{ one.check }}</td>
-        <td class="n">{{ one.limit }}</td>
-        <td><VerdictMark :mark="mark(one.what)" :size="15" /> {{ words[one.what] }}</td>
-        <td>{{ one.detail }}</td>
-      </tr>
-    </tbody>
-  </table>
-  <button v-if="ordered.length > shown" class="plain more" @click="shown += 1000">
-    {{ ordered.length - shown }} more rows
-  </button>
+  <RuledTable
+    class="figures"
+    :rows="ordered"
+    row-key="row"
+    v-bind="rows.length > 60 ? { rowHeight: 40 } : {}"
+    label="What becomes of each row"
+    :row-class="({ what }) => what"
+  >
+    <Column header="row" style="width: 70px">
+      <template #body="{ data }: { data: FigureRow }"
+        ><span class="n">{{ data.row }}</span></template
+      >
+    </Column>
+    <Column header="card" style="width: 18%">
+      <template #body="{ data }: { data: FigureRow }">{{ data.maker }} {{ data.model }}</template>
+    </Column>
+    <Column field="check" header="check" style="width: 16%" />
+    <Column header="limit" style="width: 16%">
+      <template #body="{ data }: { data: FigureRow }"
+        ><span class="n">{{ data.limit }}</span></template
+      >
+    </Column>
+    <Column header="what happens" style="width: 16%">
+      <template #body="{ data }: { data: FigureRow }"
+        ><VerdictMark :mark="mark(data.what)" :size="15" /> {{ words[data.what] }}</template
+      >
+    </Column>
+    <Column header="why">
+      <template #body="{ data }: { data: FigureRow }"
+        ><span :title="data.detail">{{ data.detail }}</span></template
+      >
+    </Column>
+  </RuledTable>
 </template>
 
 <style scoped>
-table {
-  overflow-wrap: anywhere;
-}
-th {
-  white-space: nowrap;
-}
-.refused td:nth-child(n + 5) {
+.figures :deep(.refused td:nth-child(n + 5)) {
   color: var(--outside);
   font-weight: 600;
 }
-.same {
+.figures :deep(.same) {
   color: var(--muted);
-}
-.more {
-  min-height: 44px;
-  text-decoration: underline;
 }
 </style>

@@ -8,7 +8,6 @@ const props = defineProps<{
   modelValue: number | undefined
   min: number
   max: number
-  whole?: boolean
   /** whether it may be left empty */
   optional?: boolean
 }>()
@@ -28,10 +27,7 @@ function typed(next: string): void {
   text.value = next
   const bare = next.trim().replace(',', '.').replace(/\s*%$/, '')
   const value = bare === '' ? undefined : Number(bare)
-  const bad =
-    value === undefined
-      ? props.optional !== true
-      : !(value >= props.min && value <= props.max) || (props.whole === true && !Number.isInteger(value))
+  const bad = value === undefined ? props.optional !== true : !(value >= props.min && value <= props.max)
   problem.value = bad ? `${props.min} to ${props.max}` : ''
   if (bad || value === own) return
   own = value

@@ -1,35 +1,33 @@
 <script setup lang="ts" generic="T extends string">
-import { useId } from 'vue'
+import Select from 'primevue/select'
+import { computed, useId } from 'vue'
+import { selectParts } from '../look/controls/lists'
 
 /** One of several words under its label. */
-defineProps<{ label: string; modelValue: T | ''; options: { value: T | ''; label: string }[]; hidden?: boolean }>()
-defineEmits<{ 'update:modelValue': [value: T | ''] }>()
+const props = defineProps<{
+  label: string
+  modelValue: T | ''
+  options: { value: T | ''; label: string }[]
+  hidden?: boolean
+}>()
+const emit = defineEmits<{ 'update:modelValue': [value: T | ''] }>()
 const id = useId()
+/** what stands there while nothing is chosen: the words of the empty choice */
+const unsaid = computed(() => props.options.find(({ value }) => value === '')?.label)
 </script>
 
 <template>
-  <span class="pick-field">
-    <label :for="id" :class="{ unseen: hidden }">{{ label }}</label>
-    <select
-      :id="id"
-      class="field"
-      :value="modelValue"
-      @change="$emit('update:modelValue', ($event.target as HTMLSelectElement).value as T)"
-    >
-      <option v-for="one in options" :key="one.value" :value="one.value">{{ one.label }}</option>
-    </select>
+  <span class="field-of">
+    <span :id="id" class="field-label" :class="{ unseen: hidden }">{{ label }}</span>
+    <Select
+      :model-value="modelValue"
+      :options="options"
+      option-label="label"
+      option-value="value"
+      :placeholder="unsaid"
+      :aria-labelledby="id"
+      :pt="selectParts"
+      @update:model-value="emit('update:modelValue', $event as T | '')"
+    />
   </span>
 </template>
-
-<style scoped>
-.pick-field {
-  display: grid;
-  gap: 2px;
-  min-width: 0;
-  align-content: start;
-}
-label {
-  font-size: 15px;
-  color: var(--muted);
-}
-</style>

@@ -1,22 +1,30 @@
 <script setup lang="ts">
+import Checkbox from 'primevue/checkbox'
+import { useId } from 'vue'
+import { boxParts } from '../look/controls/boxes'
+
 /** Several of a list, ticked; they come in the list's own order. */
 const props = defineProps<{ label: string; modelValue: string[]; options: { value: string; label: string }[] }>()
 const emit = defineEmits<{ 'update:modelValue': [values: string[]] }>()
-function toggle(value: string): void {
-  const has = props.modelValue.includes(value)
+const id = useId()
+const put = (values: string[]) =>
   emit(
     'update:modelValue',
-    props.options.map((one) => one.value).filter((one) => (one === value ? !has : props.modelValue.includes(one))),
+    props.options.map(({ value }) => value).filter((value) => values.includes(value)),
   )
-}
 </script>
 
 <template>
   <fieldset class="tick-list">
-    <legend>{{ label }}</legend>
-    <label v-for="one in options" :key="one.value" class="tick"
-      ><input type="checkbox" :checked="modelValue.includes(one.value)" @change="toggle(one.value)" />
-      {{ one.label }}</label
+    <legend class="field-label">{{ label }}</legend>
+    <span v-for="one in options" :key="one.value" class="tick-field"
+      ><Checkbox
+        :model-value="modelValue"
+        :value="one.value"
+        :input-id="`${id}-${one.value}`"
+        :pt="boxParts"
+        @update:model-value="put($event as string[])"
+      /><label :for="`${id}-${one.value}`">{{ one.label }}</label></span
     >
     <slot />
   </fieldset>
@@ -32,9 +40,5 @@ function toggle(value: string): void {
   padding: 0 12px 4px;
   margin: 0;
   min-width: 0;
-}
-legend {
-  font-size: 15px;
-  color: var(--muted);
 }
 </style>

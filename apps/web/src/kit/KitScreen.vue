@@ -1,35 +1,31 @@
 <script setup lang="ts">
 import type { ShopView } from '@sure-spool/contract'
-import { unitSign, type Instrument, type Quantity } from '@sure-spool/core'
+import type { Instrument } from '@sure-spool/core'
+import Message from 'primevue/message'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import KeyButton from '../parts/KeyButton.vue'
-import { isTaken, useKeys } from '../parts/keys'
+import KeyButton from '../keys/KeyButton.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
+import { useScreenKeys } from '../keys/useScreenKeys'
+import '../look/controls/signs'
 import { ask } from '../store/api'
 import { newId } from '../store/ids'
-import { plain } from '../store/kept'
+import { plain } from '../store/plain'
 import { useShop } from '../store/shop'
-import { useFigures } from '../words/figures'
 import { day } from '../words/times'
+import { kitKeys } from './kitKeys'
 import MeterForm from './MeterForm.vue'
+import RangesTable from './RangesTable.vue'
 
 /** The meters: their ranges and accuracy, how their leads are zeroed, when they are due. In force on the bench at once. */
 const shop = useShop()
 const router = useRouter()
-const figures = useFigures()
 const editing = ref<Instrument>()
 const problem = ref('')
 const retiring = ref('')
 const today = new Date().toISOString().slice(0, 10)
 const due = ({ dueOn }: Instrument) => (dueOn !== undefined && dueOn < today ? 'overdue' : 'due')
 const zeroWords = { hardware: 'its own key zeroes the leads', subtract: 'leads are taken off by the bench' }
-const stepOf = (step: number, quantity: Quantity) =>
-  step < 0.001 ? `${figures.plain(step)}\u2009${unitSign(quantity)}` : figures.bound(step, quantity)
-const accuracy = ({ percentOfReading, counts }: Instrument['functions'][number]['ranges'][number]) =>
-  percentOfReading === undefined && counts === undefined
-    ? 'no accuracy stated: 1 % and 3 counts are assumed'
-    : `${figures.plain(percentOfReading ?? 0)} % + ${counts ?? 0}`
-
 async function keep(instrument: Instrument): Promise<void> {
   await done(() =>
     ask<ShopView>(`/shop/instruments/${instrument.id}`, { method: 'PUT', body: { instrument, by: shop.person?.id } }),
@@ -63,14 +59,15 @@ const fresh = (): Instrument => ({
 })
 const meters = computed(() => shop.instruments)
 
-useKeys((event) => {
-  if (isTaken(event) || editing.value) return false
-  if (event.key === 'n') editing.value = fresh()
-  else if (/^[1-9]$/.test(event.key) && meters.value[Number(event.key) - 1])
-    editing.value = plain(meters.value[Number(event.key) - 1])
-  else if (event.key === 'Escape') void router.push('/')
-  else return false
-  return true
+useScreenKeys(kitKeys, () => (editing.value ? 'form' : 'list'), {
+  another: () => void (editing.value = fresh()),
+  change: (digit) => {
+    const meter = meters.value[Number(digit) - 1]
+    if (!meter) return false
+    editing.value = plain(meter)
+    return true
+  },
+  leave: () => void router.push('/'),
 })
 </script>
 
@@ -79,9 +76,9 @@ useKeys((event) => {
     <header>
       <h1>Kit</h1>
       <p class="muted">A change is in force for the next run; a run keeps the meters it was made with.</p>
-      <KeyButton cap="n" label="another meter" @press="editing = fresh()" />
+      <ScreenKey v-if="!editing" act="another" />
     </header>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <Message v-if="problem" severity="error">{{ problem }}</Message>
     <MeterForm v-if="editing" :meter="editing" @keep="keep" @leave="editing = undefined" />
     <article v-for="(meter, i) in meters" v-else :key="meter.id" class="meter">
       <div class="head">
@@ -104,30 +101,7 @@ useKeys((event) => {
           />
         </p>
       </div>
-      <table class="ruled">
-        <caption class="unseen">
-          Ranges of
-          {{
-            meter.name
-          }}
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">measures</th>
-            <th scope="col">up to</th>
-            <th scope="col">step</th>
-            <th scope="col">accuracy, % + counts</th>
-          </tr>
-        </thead>
-        <tbody v-for="one in meter.functions" :key="one.quantity">
-          <tr v-for="(range, at) in one.ranges" :key="range.fullScale">
-            <td>{{ at === 0 ? one.quantity : '' }}</td>
-            <td class="n">{{ figures.bound(range.fullScale, one.quantity) }}</td>
-            <td class="n">{{ stepOf(range.resolution, one.quantity) }}</td>
-            <td class="n">{{ accuracy(range) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <RangesTable :meter="meter" />
     </article>
   </main>
 </template>
@@ -159,7 +133,7 @@ h2 {
 }
 .meter {
   display: grid;
-  grid-template-columns: 340px 1fr;
+  grid-template-columns: 340px minmax(0, 1fr);
   gap: 24px;
   border-top: 1px solid var(--ink);
   padding-top: 10px;
@@ -169,9 +143,6 @@ h2 {
   gap: 4px;
   align-content: start;
 }
-.meter table {
-  table-layout: fixed;
-}
 .acts {
   display: flex;
   gap: 8px;
@@ -179,7 +150,7 @@ h2 {
 }
 @media (max-width: 900px) {
   .meter {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   header {
     flex-wrap: wrap;

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { quantities, type Instrument, type Quantity } from '@sure-spool/core'
 import { computed, nextTick, onMounted, ref } from 'vue'
+import CountField from '../fields/CountField.vue'
 import FigureField from '../fields/FigureField.vue'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
-import KeyButton from '../parts/KeyButton.vue'
-import { plain } from '../store/kept'
+import TickField from '../fields/TickField.vue'
+import KeyButton from '../keys/KeyButton.vue'
+import { plain } from '../store/plain'
 
 /** One meter: name, over-range sign, zero, due date, and its ranges with percent and counts. */
 const props = defineProps<{ meter: Instrument }>()
@@ -44,18 +46,15 @@ const addFunction = (quantity: Quantity | '') =>
     quantity,
     ranges: [{ fullScale: 600, resolution: 0.1, percentOfReading: 1, counts: 3 }],
   })
-const numberOf = (text: string): number | undefined => {
+type Range = Instrument['functions'][number]['ranges'][number]
+function setPercent(range: Range, text: string): void {
   const value = Number(text.replace(',', '.'))
-  return text.trim() === '' || !(value >= 0) ? undefined : value
+  if (text.trim() === '' || !(value >= 0)) delete range.percentOfReading
+  else range.percentOfReading = value
 }
-function set<K extends 'percentOfReading' | 'counts'>(
-  range: Instrument['functions'][number]['ranges'][number],
-  key: K,
-  text: string,
-): void {
-  const value = numberOf(text)
-  if (value === undefined) delete range[key]
-  else range[key] = value
+function setCounts(range: Range, count: number | undefined): void {
+  if (count === undefined) delete range.counts
+  else range.counts = count
 }
 function setDue(text: string): void {
   if (text === '') delete meter.value.dueOn
@@ -79,7 +78,7 @@ function keep(): void {
 }
 function keys(event: KeyboardEvent): void {
   if (event.key === 'Escape') emit('leave')
-  else if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) keep()
+  else if (event.key === 'Enter' && event.target instanceof HTMLInputElement) keep()
   else return
   event.preventDefault()
 }
@@ -109,14 +108,7 @@ onMounted(() => nextTick(() => form.value?.querySelector('input')?.focus()))
         @update:model-value="meter.zero = $event || 'hardware'"
       />
       <TextField label="calibration due, as 2027-03-02" :model-value="meter.dueOn ?? ''" @update:model-value="setDue" />
-      <label class="tick"
-        ><input
-          type="checkbox"
-          :checked="meter.fourWire === true"
-          @change="setFour(($event.target as HTMLInputElement).checked)"
-        />
-        four wires</label
-      >
+      <TickField label="four wires" :model-value="meter.fourWire === true" @update:model-value="setFour" />
     </div>
     <section v-for="(one, at) in meter.functions" :key="one.quantity" :aria-label="one.quantity">
       <h2>{{ one.quantity }}</h2>
@@ -136,12 +128,15 @@ onMounted(() => nextTick(() => form.value?.querySelector('input')?.focus()))
         <TextField
           label="± % of reading"
           :model-value="range.percentOfReading === undefined ? '' : String(range.percentOfReading)"
-          @update:model-value="set(range, 'percentOfReading', $event)"
+          @update:model-value="setPercent(range, $event)"
         />
-        <TextField
+        <CountField
           label="+ counts"
-          :model-value="range.counts === undefined ? '' : String(range.counts)"
-          @update:model-value="set(range, 'counts', $event)"
+          optional
+          :min="0"
+          :max="9999"
+          :model-value="range.counts"
+          @update:model-value="setCounts(range, $event)"
         />
         <KeyButton quiet label="take off" @press="one.ranges.splice(i, 1)" />
       </div>
@@ -172,7 +167,7 @@ onMounted(() => nextTick(() => form.value?.querySelector('input')?.focus()))
 }
 .fields {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 8px 12px;
 }
 .two {
@@ -180,15 +175,11 @@ onMounted(() => nextTick(() => form.value?.querySelector('input')?.focus()))
 }
 .range {
   display: grid;
-  grid-template-columns: 1fr 1fr 1fr 1fr auto;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1fr) auto;
   gap: 8px 12px;
   align-items: end;
 }
-.tick {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
+.fields :deep(.tick-field) {
   align-self: end;
 }
 .another {
@@ -205,7 +196,7 @@ onMounted(() => nextTick(() => form.value?.querySelector('input')?.focus()))
 @media (max-width: 900px) {
   .fields,
   .range {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
 }
 </style>

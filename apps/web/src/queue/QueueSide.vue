@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { QueueUnit } from '@sure-spool/contract'
-import KeyButton from '../parts/KeyButton.vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import KeyButton from '../keys/KeyButton.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { useQueue } from '../store/queue'
 import { useShop } from '../store/shop'
 import { decisionWords, findingMarks, findingWords } from '../words/kinds'
@@ -19,8 +19,8 @@ const short = (tag: string) => tag.replace(shop.settings.tagPrefix, '')
       <h2 class="label">Blocked, and what frees it</h2>
       <ul>
         <li v-for="unit in queue.blocked" :key="unit.id">
-          <p class="strong">{{ unit.blockedBy || 'no reason given' }}</p>
-          <p>
+          <p class="strong two-lines">{{ unit.blockedBy || 'no reason given' }}</p>
+          <p class="two-lines">
             <span class="n">{{ short(unit.tag) }}</span> {{ unit.maker }} {{ unit.model }}
           </p>
           <KeyButton quiet label="it is free" @press="$emit('free', unit)" />
@@ -41,7 +41,9 @@ const short = (tag: string) => tag.replace(shop.settings.tagPrefix, '')
             <strong>{{ findingWords[unit.standing.finding] }}</strong><template v-if="unit.standing.decision"
               >, {{ decisionWords[unit.standing.decision as keyof typeof decisionWords] }}</template
             >
-            <br /><span class="n">{{ short(unit.tag) }}</span> {{ unit.maker }} {{ unit.model }}
+            <span class="two-lines"
+              ><span class="n">{{ short(unit.tag) }}</span> {{ unit.maker }} {{ unit.model }}</span
+            >
           </RouterLink>
           <RouterLink class="unit-link" :to="{ name: 'unit', params: { id: unit.id } }">its runs</RouterLink>
         </li>
@@ -60,6 +62,10 @@ const short = (tag: string) => tag.replace(shop.settings.tagPrefix, '')
   align-content: start;
   gap: 18px;
 }
+.side > *,
+.side li {
+  min-width: 0;
+}
 .side li {
   padding: 8px 0;
   border-bottom: 1px solid var(--hairline);
@@ -71,10 +77,12 @@ const short = (tag: string) => tag.replace(shop.settings.tagPrefix, '')
 }
 .finished .unit-link {
   margin-left: auto;
+  flex: none;
   white-space: nowrap;
   text-decoration: underline;
 }
 .finished a {
+  min-width: 0;
   text-decoration: none;
   min-height: 44px;
 }

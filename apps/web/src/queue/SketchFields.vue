@@ -3,6 +3,7 @@ import { families } from '@sure-spool/core'
 import { computed } from 'vue'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
+import TickField from '../fields/TickField.vue'
 import { familyWords } from '../words/kinds'
 import { terminalsOf, type Sketch } from './sketch'
 
@@ -33,14 +34,11 @@ const count = computed(() => terminalsOf(sketch.value.points).length)
       :hint="count > 1 ? `${count} points, each pair is asked for` : 'two points at least'"
       @update:model-value="set({ points: $event })"
     />
-    <label class="tick"
-      ><input
-        type="checkbox"
-        :checked="sketch.framed"
-        @change="set({ framed: ($event.target as HTMLInputElement).checked })"
-      />
-      it has a frame or case</label
-    >
+    <TickField
+      label="it has a frame or case"
+      :model-value="sketch.framed"
+      @update:model-value="set({ framed: $event })"
+    />
   </div>
 </template>
 
@@ -48,15 +46,5 @@ const count = computed(() => terminalsOf(sketch.value.points).length)
 .sketch {
   display: grid;
   gap: 6px;
-}
-.tick {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 32px;
-}
-.tick input {
-  width: 20px;
-  height: 20px;
 }
 </style>

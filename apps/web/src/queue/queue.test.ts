@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import type { QueueUnit, Standing } from '@sure-spool/contract'
 import { pileOf } from '../tray/piles'
 import { terminalsOf } from './sketch'
-import { followingTag } from './tags'
+import { followingTag } from '../store/followingTag'
 
 test.each([
   ['SQ-0448', 'SQ-0449'],

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { Evaluation, RunState } from '@sure-spool/core'
 import { computed } from 'vue'
-import ReadingRuler from '../parts/ReadingRuler.vue'
-import VerdictMark from '../parts/VerdictMark.vue'
+import ReadingRuler from '../drawings/ReadingRuler.vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
 import { takenText, useFigures } from '../words/figures'
 import { gradeWords, verdictWords } from '../words/kinds'
+import { limitSaid } from '../words/limits'
 import { foundLines, onRuler } from '../words/lines'
 import { reasonLine } from '../words/reasons'
 import { clock } from '../words/times'
@@ -17,8 +18,7 @@ const fine = (value: number | undefined, digits = 4) => (value === undefined ? '
 const source = (one: Evaluation) => props.state.run.card.sources.find((each) => each.id === one.limit?.source)
 const sourceNumber = (one: Evaluation) =>
   props.state.run.card.sources.findIndex((each) => each.id === one.limit?.source) + 1
-const limitText = (one: Evaluation) =>
-  one.limit ? (one.limit.text ?? (one.limit.stated === 'derived' ? 'from its windings' : '')) : 'no limit'
+const limitText = (one: Evaluation) => (one.limit ? limitSaid(one.limit) : 'no limit')
 /** what the same point read in this unit's last run, at 20 °C */
 const earlier = computed(() => props.state.run.compare?.find((one) => one.as === 'earlier'))
 const before = ({ check, pair, entry }: Evaluation) =>

@@ -1,7 +1,15 @@
 import type { Problem } from '@sure-spool/contract'
 
 /** The server did not answer, or not in a way that says the request was wrong: what was to be sent waits. */
-export class Away extends Error {}
+export class Away extends Error {
+  constructor(
+    message: string,
+    /** how long the server asked to be left alone, milliseconds; 0 where it said nothing */
+    readonly retryAfterMs = 0,
+  ) {
+    super(message)
+  }
+}
 
 /** The server refused with a sentence. */
 export class Refused extends Error {
@@ -16,31 +24,59 @@ export class Refused extends Error {
 /** Statuses that mean that the very same request will never be taken. */
 const final = new Set([400, 409, 413, 422])
 
-/** Asks the API for JSON. @throws Away or Refused; a 404 is a Refused too, though outgoing entries count it as away. */
-export async function ask<T>(path: string, init?: Sent): Promise<T> {
+/**
+ * Asks the API for JSON.
+ * @param signal calls the question off; it then counts as not answered
+ * @throws Away or Refused; a 404 is a Refused too, though outgoing entries count it as away
+ */
+export async function ask<T>(path: string, init?: Sent, signal?: AbortSignal): Promise<T> {
+  const limit = AbortSignal.timeout(waits(init))
+  const response = await request(path, init, { signal: signal ? AbortSignal.any([signal, limit]) : limit })
+  return (await response.json()) as T
+}
+
+/**
+ * Sends a request to the API.
+ * @returns an answer that is not a problem
+ * @throws Away or Refused
+ */
+export async function request(
+  path: string,
+  init: Sent | undefined,
+  { signal, headers = {} }: { signal: AbortSignal; headers?: Record<string, string> },
+): Promise<Response> {
+  const { headers: own, ...rest } = init ? sent(init) : { headers: {} }
   let response: Response
   try {
-    response = await fetch(`/api/v1${path}`, { ...(init ? sent(init) : {}), signal: AbortSignal.timeout(waits(init)) })
+    response = await fetch(`/api/v1${path}`, { ...rest, headers: { ...own, ...headers }, signal })
   } catch (error) {
     throw new Away(error instanceof Error ? error.message : String(error))
   }
-  if (response.ok) return (await response.json()) as T
+  if (response.ok) return response
   const problem = await response.json().then(
     (body: Problem) => body,
     () => undefined,
   )
   if (problem && (final.has(response.status) || response.status === 404)) throw new Refused(response.status, problem)
-  throw new Away(problem?.detail ?? `The server answered ${response.status}.`)
+  throw new Away(problem?.detail ?? `The server answered ${response.status}.`, retryAfter(response))
+}
+
+/** The server's own word on when to ask again (RFC 9110, Retry-After): in seconds, or a date; a minute at most. */
+function retryAfter({ headers }: Response): number {
+  const said = headers.get('Retry-After')
+  if (said === null) return 0
+  const ms = /^\d+$/.test(said) ? Number(said) * 1000 : Date.parse(said) - Date.now()
+  return Number.isFinite(ms) ? Math.min(60_000, Math.max(0, ms)) : 0
 }
 
 /** What goes with a request: JSON, or a file as it is under its own type. */
 export interface Sent {
   method: 'POST' | 'PUT' | 'DELETE'
   body?: unknown
-  file?: { bytes: ArrayBuffer; type: string }
+  file?: { bytes: Blob | Uint8Array<ArrayBuffer>; type: string }
 }
 
-function sent({ method, body, file }: Sent): RequestInit {
+function sent({ method, body, file }: Sent): Omit<RequestInit, 'headers'> & { headers?: Record<string, string> } {
   if (file) return { method, body: file.bytes, headers: { 'Content-Type': file.type } }
   if (body === undefined) return { method }
   return { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }

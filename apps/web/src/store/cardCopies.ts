@@ -1,6 +1,6 @@
 import type { Card } from '@sure-spool/core'
 import { ask, Away, Refused } from './api'
-import { keepCopy, readCopy } from './kept'
+import { keepCopy, readCopy } from './browserDatabase'
 
 /** Which revision of which card. */
 type CardRef = Pick<Card, 'id' | 'revision'>

@@ -1,12 +1,26 @@
 import type { Kept, RunView, WrittenCard } from '@sure-spool/contract'
+import { useEventListener } from '@vueuse/core'
+import pRetry from 'p-retry'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { afterPaint } from './afterPaint'
-import { ask, isFinal, type Refused } from './api'
-import { jot, jotted, kept, plain, unjot, type Outgoing } from './kept'
+import { ask, Away, isFinal, type Refused } from './api'
+import { browserDatabase } from './browserDatabase'
+import { jot, jotted } from './journal'
+import { moveJournal } from './moveJournal'
+import { withThoseThatRefer, type Outgoing } from './outgoing'
+import { plain } from './plain'
 
-const again = 3000
 const mostAtOnce = 100
+/** Between two tries while the server is away: at once in the beginning, never longer apart than this. */
+const tries = {
+  retries: Infinity,
+  factor: 1.5,
+  minTimeout: 1000,
+  maxTimeout: 5000,
+  randomize: true,
+  unref: true,
+} as const
 
 /** Everything that waits to go up: kept in the browser, sent in order, in batches that are safe to repeat. */
 export const useOutbox = defineStore('outbox', () => {
@@ -14,8 +28,8 @@ export const useOutbox = defineStore('outbox', () => {
   const aside = ref<Outgoing[]>([])
   const away = ref(false)
   const listeners = new Set<(answer: { run: string; kept: Kept }) => void>()
-  let timer: ReturnType<typeof setTimeout> | undefined
   let running: Promise<void> | undefined
+  let trying: Promise<void> | undefined
   let moving: Promise<void> = Promise.resolve()
   let wanted = false
 
@@ -26,35 +40,9 @@ export const useOutbox = defineStore('outbox', () => {
     afterPaint(() => void settle())
   }
 
-  /** One move at a time: two at once would put one item into the database twice. */
-  function moveJournal(): Promise<void> {
-    moving = moving.then(moveJotted)
-    return moving
-  }
-
-  async function moveJotted(): Promise<void> {
-    const database = await kept()
-    for (const item of jotted()) {
-      const known = await database.outgoing.where('id').equals(item.id).count()
-      if (known === 0) {
-        await database.outgoing.add(item)
-        if (item.kind === 'entry') await addToRun(item)
-      }
-      unjot(item.id)
-    }
-    await count()
-  }
-
-  async function addToRun(item: Outgoing & { kind: 'entry' }): Promise<void> {
-    const database = await kept()
-    const row = await database.runs.get(item.run)
-    if (!row || row.run.entries.some((entry) => entry.id === item.id)) return
-    await database.runs.put({ ...row, run: { ...row.run, entries: [...row.run.entries, item.body] } })
-  }
-
   /** What is on its way into the database waits too: the status never says that all is sent while something is only jotted. */
   async function count(): Promise<void> {
-    const all = await (await kept()).outgoing.toArray()
+    const all = await (await browserDatabase()).outgoing.toArray()
     const known = new Set(all.map((item) => item.id))
     const onTheWay = jotted().filter((item) => !known.has(item.id))
     waiting.value = all.filter((item) => !item.aside).length + onTheWay.length
@@ -79,23 +67,39 @@ export const useOutbox = defineStore('outbox', () => {
       await ('locks' in navigator ? navigator.locks.request('sure-spool-outbox', pass) : pass())
       away.value = false
     } catch (error) {
-      if (!(error instanceof Error)) throw error
+      if (!(error instanceof Away)) throw error
       away.value = true
-      clearTimeout(timer)
-      timer = setTimeout(() => void send(), again)
+      keepTrying(error)
     } finally {
       await count()
     }
   }
 
+  /** Tries again until the server is there, no sooner than it asked for. */
+  function keepTrying(cause: Away): void {
+    trying ??= pause(cause.retryAfterMs)
+      .then(() => pRetry(tryAgain, { ...tries, onFailedAttempt: ({ error }) => pause(askedFor(error)) }))
+      .finally(() => (trying = undefined))
+  }
+  async function tryAgain(): Promise<void> {
+    if (!away.value) return
+    await send()
+    if (away.value) throw new Away('The server is still away.')
+  }
+  const askedFor = (error: unknown): number => (error instanceof Away ? error.retryAfterMs : 0)
+  const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms))
+
   /** Sends all that was put before this moment, as far as the server is there. */
   async function settle(): Promise<void> {
-    await moveJournal()
+    // one move at a time in this tab: the journal is read once for each
+    moving = moving.then(moveJournal)
+    await moving
+    await count()
     await send()
   }
 
   async function pass(): Promise<void> {
-    const database = await kept()
+    const database = await browserDatabase()
     for (;;) {
       const ready = (await database.outgoing.orderBy('seq').toArray()).filter((item) => !item.aside)
       const [first] = ready
@@ -133,7 +137,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** One of a batch is refused: they go up one by one, so that only that one is set aside. */
   async function sendSingly(batch: Outgoing[]): Promise<void> {
-    const database = await kept()
+    const database = await browserDatabase()
     for (const item of batch) {
       const fresh = await database.outgoing.get(item.seq ?? 0)
       if (!fresh || fresh.aside) continue
@@ -149,19 +153,14 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** Sets an item aside with all that refers to it; they stay to be seen and exported. */
   async function setAside(item: Outgoing, error: Refused): Promise<void> {
-    const database = await kept()
-    const all = await database.outgoing.toArray()
-    const gone = new Set([item.id])
-    for (const other of all) if (!gone.has(other.id) && refersTo(other, gone)) gone.add(other.id)
-    for (const other of all)
-      if (gone.has(other.id) && !other.aside)
-        await database.outgoing.put({
-          ...other,
-          aside: {
-            status: error.status,
-            detail: other.id === item.id ? error.message : 'refers to one that was refused',
-          },
-        })
+    const database = await browserDatabase()
+    await database.transaction('rw', database.outgoing, async () => {
+      for (const other of withThoseThatRefer(item, await database.outgoing.orderBy('seq').toArray())) {
+        if (other.aside) continue
+        const detail = other.id === item.id ? error.message : 'refers to one that was refused'
+        await database.outgoing.put({ ...other, aside: { status: error.status, detail } })
+      }
+    })
   }
 
   const onKept = (listener: (answer: { run: string; kept: Kept }) => void): (() => void) => {
@@ -170,20 +169,10 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function begin(): Promise<void> {
-    window.addEventListener('online', () => void send())
-    document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void send())
+    useEventListener(window, 'online', () => void send())
+    useEventListener(document, 'visibilitychange', () => document.visibilityState === 'visible' && void send())
     await settle()
   }
 
   return { waiting, aside, away, put, settle, begin, onKept }
 })
-
-function refersTo(item: Outgoing, gone: Set<string>): boolean {
-  if (item.kind === 'unit') return gone.has(item.body.card.id)
-  if (item.kind === 'run') return gone.has(item.body.unit)
-  if (item.kind !== 'entry') return false
-  const { body } = item
-  if (gone.has(item.run)) return true
-  if (body.kind === 'reading') return gone.has(body.reading.supersedes ?? '')
-  return body.kind === 'take-back' && gone.has(body.entry)
-}

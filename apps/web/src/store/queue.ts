@@ -1,10 +1,11 @@
 import type { NewUnit, Queue, QueueUnit, UnitPlace } from '@sure-spool/contract'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { followingTag } from '../queue/tags'
+import { followingTag } from './followingTag'
 import { ask } from './api'
 import { keepCardsOf } from './cardCopies'
-import { keepCopy, kept, plain, readCopy } from './kept'
+import { browserDatabase, keepCopy, readCopy } from './browserDatabase'
+import { plain } from './plain'
 import { useOutbox } from './outbox'
 import { useShop } from './shop'
 
@@ -48,7 +49,7 @@ export const useQueue = defineStore('queue', () => {
   }
 
   async function show(queue: Queue): Promise<void> {
-    const outgoing = await (await kept()).outgoing.where('kind').equals('unit').toArray()
+    const outgoing = await (await browserDatabase()).outgoing.where('kind').equals('unit').toArray()
     for (const item of outgoing) if (item.kind === 'unit') takenInHere.set(item.id, asQueueUnit(item.body))
     for (const unit of queue.units) takenInHere.delete(unit.id)
     const local = [...takenInHere.values()]

@@ -1,12 +1,11 @@
 import type { Person, ShopSettings, ShopView } from '@sure-spool/contract'
 import { plainUnits, type Instrument } from '@sure-spool/core'
+import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { ask } from './api'
-import { keepCopy, readCopy } from './kept'
+import { keepCopy, readCopy } from './browserDatabase'
 
-const personKey = 'spool.person'
-const themeKey = 'spool.theme'
 const unset: ShopSettings = {
   name: '',
   rule: 'guarded',
@@ -16,14 +15,18 @@ const unset: ShopSettings = {
   tagPrefix: 'U-',
 }
 
+/** Two tabs may serve two people, in two lights. */
+const own = { listenToStorageChanges: false, writeDefaults: false }
+const preferred = (): 'light' | 'dark' => (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light')
+
 /** The shop as every screen needs it: its habits, its people, its meters, and who is at the bench. */
 export const useShop = defineStore('shop', () => {
   const settings = ref<ShopSettings>(unset)
   const people = ref<Person[]>([])
   const instruments = ref<Instrument[]>([])
   const nextTag = ref('')
-  const personId = ref(localStorage.getItem(personKey) ?? '')
-  const theme = ref<'light' | 'dark'>(startTheme())
+  const personId = useLocalStorage('spool.person', '', own)
+  const theme = useLocalStorage<'light' | 'dark'>('spool.theme', preferred, own)
   const known = ref(false)
 
   const units = computed(() => settings.value.units ?? plainUnits)
@@ -59,21 +62,10 @@ export const useShop = defineStore('shop', () => {
     if (next) choosePerson(next.id)
   }
 
-  function choosePerson(id: string): void {
-    personId.value = id
-    localStorage.setItem(personKey, id)
-  }
+  const choosePerson = (id: string): void => void (personId.value = id)
 
-  function turnTheme(): void {
-    theme.value = theme.value === 'light' ? 'dark' : 'light'
-    localStorage.setItem(themeKey, theme.value)
-    applyTheme()
-  }
-
-  function applyTheme(): void {
-    document.documentElement.dataset['theme'] = theme.value
-  }
-  applyTheme()
+  const turnTheme = (): void => void (theme.value = theme.value === 'light' ? 'dark' : 'light')
+  watch(theme, (name) => (document.documentElement.dataset['theme'] = name), { immediate: true })
 
   return {
     settings,
@@ -91,9 +83,3 @@ export const useShop = defineStore('shop', () => {
     turnTheme,
   }
 })
-
-function startTheme(): 'light' | 'dark' {
-  const chosen = localStorage.getItem(themeKey)
-  if (chosen === 'light' || chosen === 'dark') return chosen
-  return matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'
-}

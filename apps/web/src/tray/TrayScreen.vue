@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import type { QueueUnit, UnitRuns } from '@sure-spool/contract'
 import { quantityOf, type Card } from '@sure-spool/core'
+import Message from 'primevue/message'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import KeyButton from '../parts/KeyButton.vue'
-import { isTaken, useKeys } from '../parts/keys'
-import VerdictMark from '../parts/VerdictMark.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
+import { useScreenKeys } from '../keys/useScreenKeys'
+import '../look/controls/signs'
 import { ask } from '../store/api'
 import { useOutbox } from '../store/outbox'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
-import { decisionWords, familyWords, findingMarks, findingWords } from '../words/kinds'
+import { familyWords } from '../words/kinds'
 import { pileOf, type Pile } from './piles'
+import PileTable from './PileTable.vue'
+import { trayKeys } from './trayKeys'
 import { useTray } from './useTray'
 
 /** A tray of alike parts: worked one after another, and the two piles they end on, on one sheet. */
@@ -73,14 +76,10 @@ async function begin(unit: QueueUnit | undefined): Promise<void> {
     problem.value = error instanceof Error ? error.message : String(error)
   }
 }
-const print = () => window.print()
-useKeys((event) => {
-  if (isTaken(event)) return false
-  if (event.key === 'Enter') void begin(next.value)
-  else if (event.key === 'p') print()
-  else if (event.key === 'Escape') void router.push('/')
-  else return false
-  return true
+useScreenKeys(trayKeys, () => 'tray', {
+  begin: () => begin(next.value),
+  print: () => window.print(),
+  leave: () => router.push('/'),
 })
 </script>
 
@@ -101,40 +100,15 @@ useKeys((event) => {
         >
       </p>
       <p class="acts">
-        <KeyButton quiet cap="p" label="print" @press="print" />
-        <KeyButton v-if="next" main cap="Enter" :label="`take ${next.tag} to the bench`" @press="begin(next)" />
+        <ScreenKey quiet act="print" />
+        <ScreenKey v-if="next" main act="begin" :label="`take ${next.tag} to the bench`" />
       </p>
     </header>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <Message v-if="problem" severity="error">{{ problem }}</Message>
     <section v-for="pile in piles" :key="pile.id" :aria-label="pile.words">
       <template v-if="ofPile(pile.id).length > 0">
         <h2>{{ pile.words }}</h2>
-        <table class="ruled">
-          <thead>
-            <tr>
-              <th scope="col">tag</th>
-              <th v-for="column in columns" :key="column.id" scope="col">{{ column.label }}</th>
-              <th scope="col">found</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="unit in ofPile(pile.id)" :key="unit.id">
-              <th scope="row">
-                <RouterLink class="n" :to="{ name: 'unit', params: { id: unit.id } }">{{ unit.tag }}</RouterLink>
-              </th>
-              <td v-for="column in columns" :key="column.id" class="n">{{ figure(unit, column) }}</td>
-              <td>
-                <template v-if="unit.standing"
-                  ><VerdictMark :mark="findingMarks[unit.standing.finding]" :size="15" />
-                  {{ findingWords[unit.standing.finding]
-                  }}<template v-if="unit.standing.decision"
-                    >, {{ decisionWords[unit.standing.decision as keyof typeof decisionWords] }}</template
-                  ></template
-                ><span v-else class="muted">not begun</span>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <PileTable :units="ofPile(pile.id)" :columns="columns" :figure="figure" :label="pile.words" />
       </template>
     </section>
     <p class="muted">{{ shop.settings.name }}. Figures net of leads, metal at {{ figures.temperature(20) }}.</p>
@@ -142,9 +116,6 @@ useKeys((event) => {
 </template>
 
 <style scoped>
-.ruled {
-  table-layout: fixed;
-}
 .tray {
   padding: 14px 20px;
   display: grid;
@@ -171,10 +142,6 @@ h2 {
   display: flex;
   gap: 8px;
   margin-left: auto;
-}
-.problem {
-  color: var(--outside);
-  font-weight: 600;
 }
 @media print {
   .acts {

@@ -2,7 +2,7 @@ import type { Queue, QueueUnit } from '@sure-spool/contract'
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
 import { ask } from '../store/api'
 import { useBench } from '../store/bench'
-import { keepCopy, readCopy } from '../store/kept'
+import { keepCopy, readCopy } from '../store/browserDatabase'
 import { useQueue } from '../store/queue'
 import { pileOf } from './piles'
 

@@ -1,4 +1,4 @@
-import { ohmsMiss, type RunState } from '@sure-spool/core'
+import { expectedAt, ohmsMiss, sharesThatCouldBeGone, type RunState } from '@sure-spool/core'
 import { checkLabel, checkPoints } from './points'
 import type { Figures } from './figures'
 
@@ -109,21 +109,10 @@ export function notProved(state: RunState, figures: Figures): { head: string; te
   const { run } = state
   if (!ohmsMiss.includes(run.card.family))
     return [{ head: 'Working volts and heat.', text: 'Ohms at rest show neither.' }]
-  const shares = state.checks.flatMap(({ check, points }) => {
-    const one = points[0]?.evaluation
-    const max = one?.limit?.band.max
-    if (
-      check.kind !== 'resistance' ||
-      check.touches.size !== 1 ||
-      one?.judged === undefined ||
-      max === undefined ||
-      max <= one.judged
-    )
-      return []
-    return [
-      `${checkPoints(run.card, check.id)} 1 − ${figures.plain(one.judged)}/${figures.plain(max)} = ${Math.round(100 * (1 - one.judged / max))} %`,
-    ]
-  })
+  const shares = sharesThatCouldBeGone(state).map(
+    ({ check, ohms, upper, share }) =>
+      `${checkPoints(run.card, check)} 1 − ${figures.plain(ohms)}/${figures.plain(upper)} = ${Math.round(100 * share)} %`,
+  )
   return [
     {
       head: 'Shorted turns.',
@@ -139,6 +128,9 @@ export function notProved(state: RunState, figures: Figures): { head: string; te
   ]
 }
 
+/** Where a winding is hot enough to show what it hides, °C. */
+const hotC = 80
+
 /** What would settle it, in the order in which to try it. */
 export function wouldSettle(state: RunState, figures: Figures): { head: string; text: string }[] {
   const { run, finding } = state
@@ -151,26 +143,16 @@ export function wouldSettle(state: RunState, figures: Figures): { head: string; 
         text: 'take the tests again that failed it, and each group to frame: fixing can pinch a wire.',
       },
     ]
-  const expected = state.checks.flatMap(({ check, points }) => {
-    const one = points[0]?.evaluation
-    if (
-      check.kind !== 'resistance' ||
-      check.material !== 'copper' ||
-      one?.judged === undefined ||
-      check.limits.used[0]?.expectOpen
-    )
-      return []
-    return [
-      `${checkPoints(run.card, check.id)} ${figures.figure((one.judged * (234.5 + 80)) / (234.5 + (one.reference?.c ?? 20)))}`,
-    ]
-  })
+  const expected = expectedAt(state, hotC).map(
+    ({ check, ohms }) => `${checkPoints(run.card, check)} ${figures.figure(ohms)}`,
+  )
   const volts = run.card.checks.find((check) => check.kind === 'ac-output')
   return [
     {
       head: 'The same readings hot, each lead flexed to frame.',
       text:
         expected.length > 0
-          ? `At a measured ${figures.temperature(80)} expect ${expected.join(', ')}. What lags, jumps or opens is the fault.`
+          ? `At a measured ${figures.temperature(hotC)} expect ${expected.join(', ')}. What lags, jumps or opens is the fault.`
           : '',
     },
     {

@@ -1,4 +1,4 @@
-import { coreVersion, type Card, type Evaluation } from '@sure-spool/core'
+import { beta, coreVersion, isMetal, type Card, type Evaluation } from '@sure-spool/core'
 import { gradeWords } from './kinds'
 import type { Figures } from './figures'
 
@@ -53,7 +53,14 @@ function taken(evaluation: Evaluation, figures: Figures): Ground[] {
   return lines
 }
 
-function corrected({ temperature, reference, factor, judged: value, net }: Evaluation, figures: Figures): Ground[] {
+/** The negated temperature at which the check's metal would read nothing, as it stands in the formula. */
+function betaOf({ check }: Evaluation): number | undefined {
+  return check.material !== undefined && isMetal(check.material) ? beta[check.material] : undefined
+}
+
+function corrected(evaluation: Evaluation, figures: Figures): Ground[] {
+  const { temperature, reference, factor, judged: value, net } = evaluation
+  const b = betaOf(evaluation)
   if (!reference || factor === undefined || value === undefined || temperature?.partC === undefined) return []
   const from = {
     measured: 'measured on the part',
@@ -64,7 +71,7 @@ function corrected({ temperature, reference, factor, judged: value, net }: Evalu
   return [
     {
       name: `at ${figures.temperature(reference.c)}`,
-      how: `${fine(net ?? 0, figures)} × (234.5 + ${fine(reference.c, figures, 3)})/(234.5 + ${fine(temperature.partC, figures, 3)}); part ${fine(temperature.partC, figures, 3)} °C, ${from}; reference ${reference.stated ? 'stated' : 'not stated, 20 °C taken'}`,
+      how: `${fine(net ?? 0, figures)} × (${b} + ${fine(reference.c, figures, 3)})/(${b} + ${fine(temperature.partC, figures, 3)}), ${evaluation.check.material}; part ${fine(temperature.partC, figures, 3)} °C, ${from}; reference ${reference.stated ? 'stated' : 'not stated, 20 °C taken'}`,
       gives: fine(value, figures),
     },
   ]
@@ -80,7 +87,7 @@ function limits({ limit, others, quantity }: Evaluation, card: Card, figures: Fi
     {
       name: 'limits',
       how: `${words}${words ? '; ' : ''}${source?.title ?? 'no source'}, ${gradeWords[limit.grade]}${limit.for === 'any' ? '' : `, for ${limit.for} parts`}`,
-      gives: shown[0] && shown[1] ? `${shown[0]} – ${shown[1]}` : shown[0] ? `from ${shown[0]}` : `to ${shown[1]}`,
+      gives: limitSpan(shown[0], shown[1]),
     },
     ...others.map((other) => ({
       name: 'the other source',
@@ -89,6 +96,10 @@ function limits({ limit, others, quantity }: Evaluation, card: Card, figures: Fi
     })),
   ]
 }
+
+/** An end that the limit has, or both. Words without an end (an answer, a kind) give nothing to compute with. */
+const limitSpan = (min = '', max = ''): string =>
+  min && max ? `${min} – ${max}` : min ? `from ${min}` : max ? `to ${max}` : ''
 
 function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
   const {
@@ -128,7 +139,7 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
       ? [
           {
             name: 'u, part',
-            how: `figure × uncertainty of the part’s temperature/(234.5 + part)`,
+            how: `figure × uncertainty of the part’s temperature/(${betaOf(evaluation)} + part)`,
             gives: fine(temperatureU.part, figures, 4),
           },
         ]
@@ -137,7 +148,7 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
       ? [
           {
             name: 'u, reference',
-            how: 'figure × (5/√3)/(234.5 + part)',
+            how: `figure × (5/√3)/(${betaOf(evaluation)} + part)`,
             gives: fine(temperatureU.reference, figures, 4),
           },
         ]

@@ -5,7 +5,7 @@ import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import TextField from '../fields/TextField.vue'
 
-/** A limit as people write it, with what it was read as below; what cannot be read changes nothing and says why. */
+/** A limit as people write it, with what it was read as below; what cannot be read is kept as words, judges nothing and says why. */
 const props = defineProps<{ kind: CheckKind; quantity: Quantity; x?: Quantity; text: string; limit: Limit }>()
 const emit = defineEmits<{ read: [limit: Limit, text: string] }>()
 const shop = useShop()
@@ -59,9 +59,8 @@ const said = computed(() => {
 })
 function take(text: string): void {
   typed.value = text
-  if ('problem' in parsed.value) return
   own = text
-  emit('read', parsed.value, text)
+  emit('read', 'problem' in parsed.value ? { kind: 'none' } : parsed.value, text)
 }
 </script>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { freeId, limitText, type CardLimit, type Check, type Grade, type Quantity } from '@sure-spool/core'
-import KeyButton from '../parts/KeyButton.vue'
+import KeyButton from '../keys/KeyButton.vue'
 import { gradeWords } from '../words/kinds'
 import { placeQuantity } from '../words/points'
 import LimitLine from './LimitLine.vue'
-import { useWriting } from './parts'
+import { setOptional, useWriting } from './takeOff'
 import PickField from '../fields/PickField.vue'
 import FigureField from '../fields/FigureField.vue'
 import TextField from '../fields/TextField.vue'
@@ -15,7 +15,7 @@ const emit = defineEmits<{ edit: [make: (check: Check) => void, field?: string] 
 const { card, change } = useWriting()
 const fors = (['any', 'new', 'used', 'rewound'] as const).map((value) => ({
   value,
-  label: value === 'any' ? 'any unit' : value,
+  label: value,
 }))
 const grades = (Object.keys(gradeWords) as Grade[]).map((value) => ({ value, label: gradeWords[value] }))
 const edit = (id: string, make: (limit: CardLimit) => void, field?: string) =>
@@ -96,7 +96,7 @@ const isAssumed = (limit: CardLimit) => limit.assumed === true
               limit.id,
               (one) => {
                 one.limit = made
-                if (!isAssumed(one)) one.text = text
+                if (!isAssumed(one)) setOptional(one, 'text', text)
               },
               'limit',
             )
@@ -161,7 +161,7 @@ const isAssumed = (limit: CardLimit) => limit.assumed === true
 }
 .limit {
   display: grid;
-  grid-template-columns: 1.3fr 0.9fr 0.65fr 1.15fr 1fr auto;
+  grid-template-columns: minmax(0, 1.3fr) minmax(0, 0.9fr) minmax(0, 0.65fr) minmax(0, 1.15fr) minmax(0, 1fr) auto;
   gap: 8px 10px;
   align-items: start;
 }
@@ -177,7 +177,7 @@ const isAssumed = (limit: CardLimit) => limit.assumed === true
 }
 @media (max-width: 1100px) {
   .limit {
-    grid-template-columns: 1fr 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1fr);
   }
 }
 </style>

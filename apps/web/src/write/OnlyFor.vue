@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import TickList from '../fields/TickList.vue'
-import { useWriting } from './parts'
+import { useWriting } from './takeOff'
 
 /** Which variants a plug or a check is for; all of them where none is named. */
 defineProps<{ only: string[] | undefined }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Card, Plug } from '@sure-spool/core'
 import { computed, ref } from 'vue'
-import KeyButton from '../parts/KeyButton.vue'
-import { holdPlug } from '../parts/plugLayout'
+import KeyButton from '../keys/KeyButton.vue'
+import { holdPlug } from '../drawings/plugLayout'
 import { terminalLabel } from '../words/points'
 
 /** Asks what sits where in the plug in hand, held another way than it is drawn; a wrong answer finds a drawing that is mirrored. */

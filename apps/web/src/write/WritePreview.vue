@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { planSteps, prepareCard, type Card, type Step } from '@sure-spool/core'
 import { computed } from 'vue'
-import PlugFace from '../parts/PlugFace.vue'
-import { heldWords, holdPlug } from '../parts/plugLayout'
-import WindingLine from '../parts/WindingLine.vue'
+import PlugFace from '../drawings/PlugFace.vue'
+import { heldWords, holdPlug } from '../drawings/plugLayout'
+import WindingLine from '../drawings/WindingLine.vue'
 import { useFigures } from '../words/figures'
 import { groupWords } from '../words/kinds'
 import { placeLabel } from '../words/points'

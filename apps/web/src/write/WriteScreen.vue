@@ -1,45 +1,28 @@
 <script setup lang="ts">
-import { cardGaps, type Card } from '@sure-spool/core'
-import { computed, onBeforeUnmount, onMounted, provide, ref } from 'vue'
+import type { Card } from '@sure-spool/core'
+import { computed, onMounted, provide, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import KeyButton from '../parts/KeyButton.vue'
-import CarePart from './CarePart.vue'
-import ChecksPart from './ChecksPart.vue'
-import { contradictionWords, gapWords } from './gapWords'
-import HintsPart from './HintsPart.vue'
-import NamePart from './NamePart.vue'
-import { writingKey } from './parts'
-import PlugsPart from './PlugsPart.vue'
-import RelationsPart from './RelationsPart.vue'
-import SourcesPart from './SourcesPart.vue'
-import TerminalsPart from './TerminalsPart.vue'
-import VariantsPart from './VariantsPart.vue'
+import KeyButton from '../keys/KeyButton.vue'
+import ScreenKey from '../keys/ScreenKey.vue'
+import { useScreenKeys } from '../keys/useScreenKeys'
+import { sections, toMend } from './sections'
+import { writingKey } from './takeOff'
 import { useDraft } from './useDraft'
-import WindingsPart from './WindingsPart.vue'
+import WriteForm from './WriteForm.vue'
+import { writeKeys } from './writeKeys'
 import WritePreview from './WritePreview.vue'
 
-/** Writing a card: its parts down the middle, the bench it will give and what is missing beside them. */
+/** Writing a card: its sections down the middle, the bench it will give and what is missing beside them. */
 const props = defineProps<{ id: string; revision: string }>()
 const route = useRoute()
 const router = useRouter()
 const draft = useDraft(props.id, Number(props.revision))
-const { card, standing, told, problems } = draft
+const { card, standing, told, problems, canUndo, canRedo } = draft
 const dropping = ref(false)
+const form = ref<InstanceType<typeof WriteForm>>()
 provide(writingKey, { card: () => card.value as Card, change: draft.change })
 onMounted(() => draft.open(route.query))
 
-const sections = [
-  { id: 'name', label: 'Name', part: NamePart },
-  { id: 'terminals', label: 'Terminals', part: TerminalsPart },
-  { id: 'plugs', label: 'Plugs', part: PlugsPart },
-  { id: 'windings', label: 'Windings', part: WindingsPart },
-  { id: 'sources', label: 'Sources', part: SourcesPart },
-  { id: 'checks', label: 'Checks and limits', part: ChecksPart },
-  { id: 'relations', label: 'Between readings', part: RelationsPart },
-  { id: 'hints', label: 'Hints', part: HintsPart },
-  { id: 'variants', label: 'Variants', part: VariantsPart },
-  { id: 'care', label: 'Care', part: CarePart },
-]
 const standingWords = {
   opening: 'opening …',
   begun: 'nothing written yet',
@@ -50,38 +33,12 @@ const standingWords = {
   refused: 'kept in this browser; not taken',
   missing: 'not here',
 }
-/** What is wrong is mended first; what is only missing may stay missing. */
-const list = computed(() => {
-  if (!card.value) return []
-  const wrong = problems.value.map(({ path, detail }) => ({
-    key: path,
-    words: `${pathWords(path)} ${detail}.`,
-    part: partOf(path),
-    wrong: true,
-  }))
-  if (wrong.some(({ key }) => /terminals|windings|checks\[\d+\]\.at/.test(key))) return wrong
-  const { gaps, remarks } = cardGaps(card.value)
-  return [
-    ...wrong,
-    ...remarks.map((one) => ({
-      key: `${one.id}${one.check}`,
-      words: contradictionWords(card.value as Card, one),
-      part: 'checks',
-      wrong: true,
-    })),
-    ...gaps.map((one) => ({ key: `${one.id}${one.about ?? ''}`, ...gapWords(card.value as Card, one), wrong: false })),
-  ]
+const list = computed(() => (card.value ? toMend(card.value, problems.value) : []))
+const title = computed(() => {
+  const { maker = '', model = '' } = card.value?.name ?? {}
+  return `${maker} ${model}`.trim() || 'A new card'
 })
-/** `checks[2].label` as a person counts: `check 3, label`. */
-const pathWords = (path: string) =>
-  path.replace(/s?\[(\d+)\]/g, (_all, at: string) => ` ${Number(at) + 1}`).replace(/\./g, ', ')
-const partOf = (path: string) => sections.find(({ id }) => path.startsWith(id))?.id ?? 'name'
 
-function goTo(id: string): void {
-  const section = document.getElementById(`part-${id}`)
-  section?.scrollIntoView({ block: 'start' })
-  section?.querySelector<HTMLElement>('input, select, button')?.focus()
-}
 async function publish(): Promise<void> {
   if (await draft.publish()) await router.replace({ name: 'card', params: { id: props.id } })
 }
@@ -89,78 +46,54 @@ async function drop(): Promise<void> {
   if (!dropping.value) dropping.value = true
   else if (await draft.drop()) await router.replace({ name: 'cards' })
 }
-function leave(): void {
-  void router.push(Number(props.revision) > 1 ? { name: 'card', params: { id: props.id } } : { name: 'cards' })
-}
+const leave = () => router.push(Number(props.revision) > 1 ? { name: 'card', params: { id: props.id } } : '/cards')
 
-/** Undo and redo are the whole card's, wherever the cursor stands; the sections by Ctrl and an arrow. */
-function keys(event: KeyboardEvent): void {
-  if (!(event.ctrlKey || event.metaKey)) return
-  const key = event.key.toLowerCase()
-  if (key === 'z') (event.shiftKey ? draft.redo : draft.undo)()
-  else if (key === 'y') draft.redo()
-  else if (key === 'enter') void publish()
-  else if (key === 'arrowdown' || key === 'arrowup') stride(key === 'arrowdown' ? 1 : -1)
-  else return
-  event.preventDefault()
-}
-function stride(by: 1 | -1): void {
-  const here = sections.findIndex(({ id }) => document.getElementById(`part-${id}`)?.contains(document.activeElement))
-  const next = sections[Math.min(sections.length - 1, Math.max(0, here + by))]
-  if (next) goTo(next.id)
-}
-onMounted(() => window.addEventListener('keydown', keys))
-onBeforeUnmount(() => window.removeEventListener('keydown', keys))
+useScreenKeys(writeKeys, () => 'writing', {
+  undo: draft.undo,
+  redo: draft.redo,
+  publish,
+  nextSection: () => form.value?.stride(1),
+  sectionBefore: () => form.value?.stride(-1),
+})
 </script>
 
 <template>
   <main v-if="card" class="write">
     <header>
       <div>
-        <h1>{{ [card.name.maker, card.name.model].filter((one) => one !== '').join(' ') || 'A new card' }}</h1>
+        <h1>{{ title }}</h1>
         <p class="muted">
           draft of revision <span class="n">{{ revision }}</span>,
           <span role="status">{{ standingWords[standing] }}</span>
         </p>
       </div>
       <p class="acts">
-        <KeyButton quiet cap="Ctrl Z" label="undo" :disabled="!draft.canUndo.value" @press="draft.undo" />
-        <KeyButton quiet cap="Ctrl Y" label="redo" :disabled="!draft.canRedo.value" @press="draft.redo" />
+        <ScreenKey quiet act="undo" :disabled="!canUndo" />
+        <ScreenKey quiet act="redo" :disabled="!canRedo" />
         <KeyButton quiet :label="dropping ? 'throw it away for good' : 'throw away'" @press="drop" />
         <KeyButton label="leave it a draft" @press="leave" />
-        <KeyButton main cap="Ctrl Enter" label="publish" :disabled="problems.length > 0" @press="publish" />
+        <ScreenKey main act="publish" :disabled="problems.length > 0" />
       </p>
     </header>
     <p v-if="told" class="told" role="alert">{{ told }}</p>
-    <nav aria-label="Parts of the card">
-      <button v-for="one in sections" :key="one.id" class="plain" @click="goTo(one.id)">
+    <nav aria-label="Sections of the card">
+      <button v-for="one in sections" :key="one.id" class="plain" @click="form?.goTo(one.id)">
         {{ one.label }}
         <span
-          v-if="list.some((each) => each.part === one.id && each.wrong)"
+          v-if="list.some(({ section, wrong }) => section === one.id && wrong)"
           class="wrong"
           title="something is wrong here"
           >!</span
         >
       </button>
-      <p class="muted">Ctrl and an arrow go from part to part.</p>
+      <p class="muted">Ctrl and an arrow go from section to section.</p>
     </nav>
-    <div class="form" tabindex="-1">
-      <section
-        v-for="one in sections"
-        :id="`part-${one.id}`"
-        :key="one.id"
-        class="part"
-        :aria-labelledby="`head-${one.id}`"
-      >
-        <h2 :id="`head-${one.id}`">{{ one.label }}</h2>
-        <component :is="one.part" />
-      </section>
-    </div>
+    <WriteForm ref="form" class="form-area" />
     <aside tabindex="0" aria-label="What it will give, and what is missing">
       <h2 class="label">Missing or in contradiction</h2>
       <ul class="list">
         <li v-for="one in list" :key="one.key">
-          <button class="plain" :class="{ wrong: one.wrong }" @click="goTo(one.part)">{{ one.words }}</button>
+          <button class="plain" :class="{ wrong: one.wrong }" @click="form?.goTo(one.section)">{{ one.words }}</button>
         </li>
         <li v-if="list.length === 0" class="muted">Nothing.</li>
       </ul>
@@ -216,6 +149,8 @@ nav {
 }
 nav button {
   min-height: 44px;
+  padding-block: 4px;
+  line-height: 1.2;
 }
 nav p {
   font-size: 15px;
@@ -225,62 +160,8 @@ nav p {
   color: var(--outside);
   font-weight: 700;
 }
-.form {
+.form-area {
   grid-area: form;
-  overflow: auto;
-  padding: 0 20px 40vh;
-}
-.part {
-  padding: 14px 0 18px;
-  border-bottom: 1px solid var(--hairline);
-  display: grid;
-  gap: 8px;
-}
-.part h2 {
-  font-size: 19px;
-}
-.part :deep(.fields) {
-  display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 8px 12px;
-}
-.part :deep(.two) {
-  grid-column: span 2;
-}
-.part :deep(.wide) {
-  grid-column: 1 / -1;
-}
-.part :deep(.rows) {
-  display: grid;
-  gap: 10px;
-}
-.part :deep(.row) {
-  display: grid;
-  gap: 8px 10px;
-  align-items: start;
-  padding-bottom: 10px;
-  border-bottom: 1px dashed var(--hairline);
-}
-.part :deep(.row > .key-button) {
-  margin-top: 24px;
-}
-.part :deep(.adds) {
-  display: flex;
-  gap: 6px 16px;
-  flex-wrap: wrap;
-  align-items: center;
-}
-.part :deep(.tick) {
-  min-height: 44px;
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-}
-.part :deep(input[type='checkbox']) {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--copper);
-  flex: none;
 }
 aside {
   grid-area: side;
@@ -293,7 +174,7 @@ aside {
   align-content: start;
 }
 .list button {
-  min-height: 32px;
+  min-height: 44px;
   padding: 3px 0;
   line-height: 1.3;
   text-decoration: underline dotted;
@@ -309,22 +190,11 @@ aside {
   nav {
     display: none;
   }
-  .part :deep(.fields),
-  .part :deep(.row) {
-    grid-template-columns: 1fr 1fr;
-  }
-  .part :deep(.plug),
-  .part :deep(.check) {
-    grid-template-columns: 1fr;
-  }
 }
 @media (max-width: 900px) {
   .write {
     grid-template: 'head' auto 'told' auto 'form' auto 'side' auto / minmax(0, 1fr);
     height: auto;
-  }
-  .form {
-    padding-bottom: 20px;
   }
 }
 </style>

@@ -9,9 +9,9 @@ const said = (card: Card) => cardGaps(card).gaps.map((gap) => gapWords(card, gap
 describe('what a card leaves out, in words', () => {
   test('of an empty card: it measures nothing, and where to mend it', () => {
     expect(said(cardTemplate('019b0000-0000-7000-8000-000000000001', 'relay'))).toEqual([
-      { words: 'It has no model.', part: 'name' },
-      { words: 'The construction decides its rules and is not chosen.', part: 'name' },
-      { words: 'It has no check: it measures nothing.', part: 'checks' },
+      { words: 'It has no model.', section: 'name' },
+      { words: 'The construction decides its rules and is not chosen.', section: 'name' },
+      { words: 'It has no check: it measures nothing.', section: 'checks' },
     ])
   })
 

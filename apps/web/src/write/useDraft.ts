@@ -1,64 +1,49 @@
 import { cardSchema, sentencesOf, type CardView, type PathProblem, type Written } from '@sure-spool/contract'
-import {
-  freeId,
-  cardFromRun,
-  cardTemplate,
-  plainDefaults,
-  runState,
-  type Card,
-  type Family,
-  type RunState,
-} from '@sure-spool/core'
-import { computed, onBeforeUnmount, ref, shallowRef, toRaw, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import type { Card } from '@sure-spool/core'
+import { useTimeoutFn } from '@vueuse/core'
+import { computed, onScopeDispose, ref, shallowRef, toRaw } from 'vue'
 import type { LocationQuery } from 'vue-router'
 import { ask, Refused } from '../store/api'
+import { forgetCopy, keepCopy, readCopy } from '../store/browserDatabase'
 import { keepCard } from '../store/cardCopies'
-import { keepCopy, kept, plain, readCopy } from '../store/kept'
+import { plain } from '../store/plain'
 import { useShop } from '../store/shop'
+import { beginningOf, isBeginning, learnedLimit } from './draftBeginning'
+import { useSteps } from './useSteps'
 
 /** Where a draft stands: written here only, gone up, or held back by what is wrong with it. */
 export type DraftStanding = 'opening' | 'begun' | 'kept' | 'sending' | 'away' | 'not-yet' | 'refused' | 'missing'
 
 interface KeptDraft {
   card: Card
+  /** the hash of what the server has of it; none while it has nothing */
   replaces?: string
   dirty: boolean
 }
-
-export interface Draft {
-  card: ShallowRef<Card | undefined>
-  standing: Ref<DraftStanding>
-  told: Ref<string>
-  problems: ComputedRef<PathProblem[]>
-  canUndo: ComputedRef<boolean>
-  canRedo: ComputedRef<boolean>
-  open: (query: LocationQuery) => Promise<void>
-  change: (edit: (card: Card) => void, field?: string) => void
-  undo: () => void
-  redo: () => void
-  publish: () => Promise<boolean>
-  drop: () => Promise<boolean>
-}
+export type Draft = ReturnType<typeof useDraft>
 
 const pause = 700
-const mostSteps = 200
+const sentence = (error: unknown) => (error instanceof Error ? error.message : String(error))
 
 /**
  * A card being written. Every change is kept in this browser at once and goes to the server as soon as the card is whole; each
- * step can be undone, and steps in one field count as one.
+ * step can be undone, and steps in one field count as one. Once it is published or thrown away nothing more is sent.
  */
-export function useDraft(id: string, revision: number): Draft {
+export function useDraft(id: string, revision: number) {
   const shop = useShop()
   const card = shallowRef<Card>()
   const standing = ref<DraftStanding>('opening')
   const told = ref('')
-  const past = shallowRef<Card[]>([])
-  const future = shallowRef<Card[]>([])
+  const steps = useSteps(card)
+  const address = `/cards/${id}/revisions/${revision}`
   const key = `draft:${id}:${revision}`
-  let lastField: string | undefined
   let replaces: string | undefined
-  let timer: ReturnType<typeof setTimeout> | undefined
+  let over = false
   let sending: Promise<void> = Promise.resolve()
+  let keeping: Promise<void> = Promise.resolve()
+  // before the timer, so that what waits is sent and not forgotten when the screen is left
+  onScopeDispose(() => later.isPending.value && void send())
+  const later = useTimeoutFn(() => void send(), pause, { immediate: false })
 
   const problems = computed<PathProblem[]>(() => {
     if (!card.value) return []
@@ -69,127 +54,81 @@ export function useDraft(id: string, revision: number): Draft {
   /** The copy of this browser where it holds more than the server has, the server's draft, or a new beginning. */
   async function open(query: LocationQuery): Promise<void> {
     const copy = await readCopy<KeptDraft>(key)
-    const there = await ask<Card>(`/cards/${id}/revisions/${revision}`).catch((error: unknown) =>
-      error instanceof Refused ? null : undefined,
-    )
-    if (there && there.state !== 'draft') {
-      standing.value = 'missing'
-      told.value = `Revision ${revision} is ${there.state} and never changes.`
-      return
-    }
-    if (copy?.dirty || (copy && there === undefined)) {
-      replaces = copy.replaces
-      card.value = copy.card
-      await send()
-      return
-    }
     try {
-      if (there) {
-        const view = await ask<CardView>(`/cards/${id}`)
-        replaces = view.revisions.find((one) => one.revision === revision)?.hash
-        card.value = there
-        standing.value = 'kept'
-        learn(query)
+      const there = await onServer(copy, query)
+      if (there && there.card.state !== 'draft')
+        throw new Error(`Revision ${revision} is ${there.card.state} and never changes.`)
+      if (copy && (copy.dirty || !there)) {
+        replaces = copy.replaces
+        steps.begin(copy.card)
+        standing.value = 'begun'
+        if (copy.dirty) await send()
         return
       }
-      card.value = await beginning(query)
-      keepHere(false)
-      standing.value = 'begun'
-      learn(query)
+      replaces = there?.hash
+      steps.begin(there?.card ?? (await beginningOf(query, { id, revision, defaults: shop.settings.defaults })))
+      standing.value = there ? 'kept' : 'begun'
+      if (!there) keepHere(false)
+      const learn = learnedLimit(query, new Date().toISOString().slice(0, 10))
+      if (learn) change(learn)
     } catch (error) {
       standing.value = 'missing'
-      told.value = error instanceof Error ? error.message : String(error)
+      told.value = sentence(error)
     }
   }
 
-  async function beginning(query: LocationQuery): Promise<Card> {
-    const { run, from, family } = query
-    if (typeof run === 'string') return cardFromRun(await stateOf(run), id, shop.settings.defaults ?? plainDefaults)
-    if (typeof from === 'string') {
-      const { card: other } = await ask<CardView>(`/cards/${from}`)
-      return { ...other, id, revision, state: 'draft', name: { ...other.name, model: `${other.name.model}, copy` } }
+  /** @returns the server's draft; null where it has none, undefined where it is away. It is not asked for what it cannot have. */
+  async function onServer(copy: KeptDraft | undefined, query: LocationQuery) {
+    const isOnlyHere = copy ? copy.replaces === undefined : isBeginning(query)
+    if (revision === 1 && isOnlyHere) return null
+    try {
+      const { revisions } = await ask<CardView>(`/cards/${id}`)
+      const row = revisions.find((one) => one.revision === revision)
+      return row ? { card: await ask<Card>(address), hash: row.hash } : null
+    } catch (error) {
+      return error instanceof Refused ? null : undefined
     }
-    if (revision > 1) return { ...(await ask<CardView>(`/cards/${id}`)).card, revision, state: 'draft' }
-    const template = cardTemplate(id, (family as Family | undefined) ?? 'other', shop.settings.defaults)
-    return template
   }
 
-  /** A limit learned from known-good units, brought from the card's own page. */
-  function learn({ learn: check, min, max, n }: LocationQuery): void {
-    const [low, high, units] = [Number(min), Number(max), Number(n)]
-    if (typeof check !== 'string' || !(low < high) || !(units >= 5)) return
-    change((one) => {
-      const found = one.checks.find(({ id: each }) => each === check)
-      if (!found) return
-      const title = `${units} known-good units of this shop`
-      const source = one.sources.find((each) => each.title === title)?.id ?? freeId('s', one.sources)
-      if (!one.sources.some((each) => each.id === source))
-        one.sources.push({ id: source, grade: 'measured', title, date: new Date().toISOString().slice(0, 10), units })
-      const [from, to] = [low, high].map((value) => Number(value.toPrecision(4)))
-      if (from === undefined || to === undefined) return
-      found.limits.push({
-        id: freeId('l', found.limits),
-        for: 'any',
-        limit: { kind: 'band', min: from, max: to },
-        source,
-        ...(found.kind === 'resistance' ? { referenceC: 20 } : {}),
-      })
-    })
-  }
-
-  async function stateOf(run: string): Promise<RunState> {
-    const row = await (await kept()).runs.get(run)
-    if (row) return runState(row.run)
-    throw new Error('This run was never opened on this browser. Open it on the bench first.')
-  }
-
+  /** @param field joins what is typed into one field to one step of undo */
   function change(edit: (card: Card) => void, field?: string): void {
     if (!card.value) return
-    const before = card.value
-    const next = plain(toRaw(before))
+    const next = plain(toRaw(card.value))
     edit(next)
-    if (field === undefined || field !== lastField) past.value = [...past.value, before].slice(-mostSteps)
-    lastField = field
-    future.value = []
-    show(next)
+    steps.step(next, field)
+    changed()
   }
 
-  function show(next: Card): void {
-    card.value = next
+  function changed(): void {
     told.value = ''
     keepHere(true)
     // what was typed is in this browser; the server has it when its answer is here, and not before
     standing.value = 'sending'
-    clearTimeout(timer)
-    timer = setTimeout(() => void send(), pause)
+    later.start()
   }
 
   function undo(): void {
-    const before = past.value.at(-1)
-    if (!before || !card.value) return
-    past.value = past.value.slice(0, -1)
-    future.value = [...future.value, card.value]
-    lastField = undefined
-    show(before)
+    if (!steps.canUndo.value) return
+    steps.undo()
+    changed()
   }
-
   function redo(): void {
-    const next = future.value.at(-1)
-    if (!next || !card.value) return
-    future.value = future.value.slice(0, -1)
-    past.value = [...past.value, card.value]
-    lastField = undefined
-    show(next)
+    if (!steps.canRedo.value) return
+    steps.redo()
+    changed()
   }
 
-  const keepHere = (dirty: boolean): void => {
+  /** One after the other: what is forgotten at the end is not written once more behind it. */
+  function keepHere(dirty: boolean): void {
     const one = card.value
-    if (one)
-      void keepCopy(key, { card: one, dirty, ...(replaces === undefined ? {} : { replaces }) } satisfies KeptDraft)
+    if (!one || over) return
+    const copy = { card: one, dirty, ...(replaces === undefined ? {} : { replaces }) } satisfies KeptDraft
+    keeping = keeping.then(() => keepCopy(key, copy))
   }
 
   /** One writing at a time, each standing on the one before. */
   function send(): Promise<void> {
+    later.stop()
     sending = sending.then(sendNow)
     return sending
   }
@@ -197,17 +136,15 @@ export function useDraft(id: string, revision: number): Draft {
   async function sendNow(): Promise<void> {
     const one = card.value
     const by = shop.person?.id
-    if (!one || by === undefined) return
+    if (!one || by === undefined || over) return
     if (problems.value.length > 0) {
       standing.value = 'not-yet'
       return
     }
     standing.value = 'sending'
     try {
-      const answer = await ask<Written>(`/cards/${id}/revisions/${revision}`, {
-        method: 'PUT',
-        body: { card: one, by, ...(replaces === undefined ? {} : { replaces }) },
-      })
+      const body = { card: one, by, ...(replaces === undefined ? {} : { replaces }) }
+      const answer = await ask<Written>(address, { method: 'PUT', body })
       replaces = answer.hash
       if (card.value !== one) return
       standing.value = 'kept'
@@ -220,7 +157,6 @@ export function useDraft(id: string, revision: number): Draft {
   }
 
   async function publish(): Promise<boolean> {
-    clearTimeout(timer)
     await send()
     const by = shop.person?.id
     if (standing.value !== 'kept' || replaces === undefined || by === undefined) {
@@ -228,50 +164,35 @@ export function useDraft(id: string, revision: number): Draft {
       if (standing.value === 'sending') told.value = 'You went on writing while it was sent: publish it again.'
       return false
     }
-    try {
-      await ask<Written>(`/cards/${id}/revisions/${revision}/publish`, { method: 'POST', body: { by, hash: replaces } })
+    const hash = replaces
+    return end(async () => {
+      await ask<Written>(`${address}/publish`, { method: 'POST', body: { by, hash } })
       if (card.value) await keepCard({ ...card.value, state: 'published' })
-      await forget()
-      return true
-    } catch (error) {
-      told.value = error instanceof Error ? error.message : String(error)
-      return false
-    }
+    })
   }
 
-  async function drop(): Promise<boolean> {
-    clearTimeout(timer)
+  const drop = (): Promise<boolean> =>
+    end(async () => {
+      if (replaces !== undefined) await ask(`${address}?by=${shop.person?.id ?? ''}`, { method: 'DELETE' })
+    })
+
+  /** Ends the draft, published or thrown away: what is on its way comes first, and nothing follows. */
+  async function end(act: () => Promise<void>): Promise<boolean> {
+    later.stop()
+    await sending
+    over = true
     try {
-      if (replaces !== undefined)
-        await ask(`/cards/${id}/revisions/${revision}?by=${shop.person?.id ?? ''}`, { method: 'DELETE' })
-      await forget()
+      await act()
+      await keeping
+      await forgetCopy(key)
       return true
     } catch (error) {
-      told.value = error instanceof Error ? error.message : String(error)
+      over = false
+      told.value = sentence(error)
       return false
     }
   }
 
-  const forget = async (): Promise<void> => (await kept()).copies.delete(key)
-
-  onBeforeUnmount(() => {
-    if (timer === undefined) return
-    clearTimeout(timer)
-    if (standing.value !== 'missing' && past.value.length > 0) void send()
-  })
-
-  return {
-    card,
-    standing,
-    told,
-    problems,
-    canUndo: computed(() => past.value.length > 0),
-    canRedo: computed(() => future.value.length > 0),
-    open,
-    change,
-    undo,
-    redo,
-    publish,
-    drop,
-  }
+  const { canUndo, canRedo } = steps
+  return { card, standing, told, problems, canUndo, canRedo, open, change, undo, redo, publish, drop }
 }

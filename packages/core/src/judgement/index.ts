@@ -7,7 +7,6 @@ export {
   isUnsteady,
   leadsFor,
   outdated,
-  parsedText,
   readsFinite,
   readsOpen,
   samePoint,

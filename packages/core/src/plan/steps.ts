@@ -1,4 +1,4 @@
-import type { CautionId, Conditions } from '../document'
+import { onceFor, type CautionId, type Conditions } from '../document'
 import type { Drive } from '../function'
 import type { PreparedCard, PreparedCheck } from '../judgement'
 
@@ -40,8 +40,7 @@ const answered = new Set(['act', 'lamp'])
  * @param first checks whose steps come before all other readings: those that failed this unit before
  */
 export function planSteps(prepared: PreparedCard, first: readonly string[] = noneFirst): Step[] {
-  const steps = known.get(prepared) ?? orderSteps(prepared)
-  known.set(prepared, steps)
+  const steps = stepsOf(prepared)
   return first.length === 0 ? steps : brought(steps, new Set(first))
 }
 
@@ -62,7 +61,7 @@ function brought(steps: Step[], first: ReadonlySet<string>): Step[] {
   return [...steps.slice(0, start), ...ahead, ...rest]
 }
 
-const known = new WeakMap<PreparedCard, Step[]>()
+const stepsOf = onceFor(orderSteps)
 
 function orderSteps(prepared: PreparedCard): Step[] {
   const { card } = prepared

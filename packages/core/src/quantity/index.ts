@@ -1,3 +1,4 @@
+export { parsedText } from './parsedText'
 export { parseReading, type ParsedReading, type ReadingProblem, type ReadingText } from './parseReading'
 export { plainUnits, withUnit, type ShownUnits } from './shownUnits'
 export { unitSlip } from './unitSlip'

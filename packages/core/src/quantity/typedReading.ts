@@ -1,5 +1,6 @@
 import type { Quantity, Reading } from '../document'
-import { parseReading, type ReadingProblem } from './parseReading'
+import { parsedText, rememberParsed } from './parsedText'
+import { parseReading, type ParsedReading, type ReadingProblem } from './parseReading'
 
 /** What accompanies a typed figure: where, with what, under which conditions. */
 export type ReadingSetting = Pick<
@@ -31,22 +32,23 @@ export function typedReading(
   const settled = !/^\s*~/.test(text)
   const parsed = parseReading({ text: text.replace(/^\s*~/, ''), quantity, decimalComma })
   if (parsed.kind === 'invalid') return { problem: parsed.problem ?? 'number' }
-  const { value, low, high } = parsed
+  const reading: Reading = { ...setting, taken: 'typed', text, decimalComma, ...figuresOf(parsed, setting) }
+  if (!settled) reading.settled = false
+  rememberParsed(reading, quantity, parsed)
+  return { reading }
+}
+
+/** A parsed text's figures, as a reading carries them; test volts that were typed go before those that were set. */
+function figuresOf(
+  { kind, value, low, high, testVoltage }: ParsedReading,
+  { conditions }: ReadingSetting = {},
+): Pick<Reading, 'kind' | 'value' | 'low' | 'high' | 'conditions'> {
   return {
-    reading: {
-      ...setting,
-      taken: 'typed',
-      text,
-      decimalComma,
-      kind: parsed.kind,
-      ...(value === undefined ? {} : { value }),
-      ...(low === undefined ? {} : { low }),
-      ...(high === undefined ? {} : { high }),
-      ...(settled ? {} : { settled: false }),
-      ...(parsed.testVoltage === undefined
-        ? {}
-        : { conditions: { ...setting.conditions, testVolts: parsed.testVoltage } }),
-    },
+    kind: kind === 'invalid' ? 'value' : kind,
+    ...(value === undefined ? {} : { value }),
+    ...(low === undefined ? {} : { low }),
+    ...(high === undefined ? {} : { high }),
+    ...(testVoltage === undefined ? {} : { conditions: { ...conditions, testVolts: testVoltage } }),
   }
 }
 
@@ -56,8 +58,8 @@ export function typedReading(
  */
 export function textMismatch(reading: Reading, quantity: Quantity): 'text' | 'kind' | 'value' | 'low' | 'high' | null {
   if (reading.taken !== 'typed' || reading.kind === 'answer') return null
-  const made = typedReading(reading.text, quantity, reading.decimalComma)
-  if ('problem' in made) return 'text'
-  if (made.reading.kind !== reading.kind) return 'kind'
-  return (['value', 'low', 'high'] as const).find((key) => made.reading[key] !== reading[key]) ?? null
+  const parsed = parsedText(reading, quantity)
+  if (parsed.kind === 'invalid') return 'text'
+  const said = figuresOf(parsed)
+  return (['kind', 'value', 'low', 'high'] as const).find((key) => said[key] !== reading[key]) ?? null
 }

@@ -1,6 +1,6 @@
 import { above, below } from '../conformance'
-import { parseReading } from '../quantity'
-import { demandedKind, parsedText, readsOpen, samePoint, type Evaluation } from '../judgement'
+import { parsedText, parseReading } from '../quantity'
+import { demandedKind, readsOpen, samePoint, type Evaluation } from '../judgement'
 import { isMetal } from '../temperature'
 import type { ReadingRule } from './rule'
 

@@ -1,7 +1,7 @@
 import { chooseRange, rangesFor } from '../meter'
-import { unitSlip } from '../quantity'
+import { parsedText, unitSlip } from '../quantity'
 import { above, atLeast, atMost, below, expectedOf, openFrom, type Band } from '../conformance'
-import { parsedText, quantityOf, type Evaluation } from '../judgement'
+import { quantityOf, type Evaluation } from '../judgement'
 import { meterCannot } from './meterCannot'
 import type { Found, Moment, ReadingRule } from './rule'
 

@@ -1,6 +1,8 @@
 export { comparisonOf } from './comparisonOf'
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'
+export { expectedAt, sharesThatCouldBeGone, type HotFigure, type LostShare } from './heatAndTurns'
 export type { StepState, StepStatus } from './progress'
+export { readingSet, type ReadingSet } from './readingSet'
 export { refusalOf, type Refusal } from './refuse'
 export { isClosed, judgedBy, runState, setUpRemarks, type RunState } from './runState'
 export { summarise, type Summary, type VerdictRow } from './summary'

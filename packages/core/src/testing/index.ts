@@ -14,3 +14,4 @@ export {
 } from './kinds'
 export { randomText } from './randomText'
 export { decidedByOhms, readPath, workThrough, type Bench } from './technician'
+export { sceneOf, scenes, type Scene } from './scene'

@@ -1,4 +1,4 @@
-import type { Card, Relation } from '../document'
+import type { Card, CardLimit, Relation } from '../document'
 import { prepareCard, relationChecks } from '../judgement'
 import { cardRemarks, type CardRemark } from '../sense'
 
@@ -9,6 +9,7 @@ export interface CardGap {
     | 'no-check'
     | 'no-source'
     | 'no-limit'
+    | 'limit-unread'
     | 'source-untitled'
     | 'terminal-untested'
     | 'terminal-unplugged'
@@ -23,6 +24,10 @@ const ruledByConstruction = new Set<Card['family']>(['compressor', 'relay'])
 /** Relations that judge a reading by themselves; a sum or a ratio only finds that two do not fit. */
 const judging = new Set<Relation['kind']>(['draw', 'twin', 'equal', 'above', 'kind-of-three'])
 const withoutLimit = new Set(['look', 'act', 'pair-matrix', 'three-pins', 'contacts'])
+
+/** A limit that neither gives a figure nor a word is none. */
+const saysSomething = ({ limit, text }: CardLimit): boolean =>
+  limit === 'derived' || limit.kind !== 'none' || Boolean(text)
 
 /**
  * What is missing from a card before it is published, and what contradicts itself (`cardRemarks`). Nothing here forbids
@@ -56,7 +61,12 @@ export function cardGaps(card: Card): { gaps: CardGap[]; remarks: CardRemark[] }
     ]),
     ...(read.length === 0 ? [{ id: 'no-check' as const }] : []),
     ...read.flatMap(({ id, kind, stated }): CardGap[] =>
-      stated.length === 0 && !withoutLimit.has(kind) && !related.has(id) ? [{ id: 'no-limit', about: id }] : [],
+      !stated.some(saysSomething) && !withoutLimit.has(kind) && !related.has(id) ? [{ id: 'no-limit', about: id }] : [],
+    ),
+    ...read.flatMap(({ id, stated }): CardGap[] =>
+      stated.some(({ limit, text }) => limit !== 'derived' && limit.kind === 'none' && Boolean(text))
+        ? [{ id: 'limit-unread', about: id }]
+        : [],
     ),
     ...(hasFrame && card.windings.length > 0 && !prepared.some((one) => one.toFrame)
       ? [{ id: 'no-frame-test' as const }]

@@ -1,9 +1,9 @@
 import { netOfLeads, rangeOf, rangesFor } from '../../meter'
 import type { Instrument, Quantity } from '../../document'
+import { parsedText } from '../../quantity'
 import { readingUncertainty } from '../../uncertainty'
 import type { Evaluation } from './evaluation'
 import { leadsDecide, type LeadsApplied } from './leads'
-import { parsedText } from './parsedText'
 import type { TemperatureApplied } from './partTemperature'
 
 /** The reading net of its leads with its uncertainty, in the quantity's SI unit. */

@@ -1,11 +1,11 @@
-import { nodesOf, type Card, type Check, type History, type Relation } from '../../document'
+import { nodesOf, onceFor, type Card, type Check, type History, type Relation } from '../../document'
 import { groups } from '../../relations'
 import { neededPoints } from './neededPoints'
 import type { PreparedCard, PreparedCheck, PreparedLimit } from './preparedCard'
 import { preparedLimits } from './preparedLimits'
 import { windingsBetween } from './windingsBetween'
 
-const known = new WeakMap<Card, Map<string, PreparedCard>>()
+const byVariant = onceFor((_card: Card) => new Map<string, PreparedCard>())
 
 /**
  * Everything about a card that does not depend on what was read, worked out once per card object and variant.
@@ -13,10 +13,9 @@ const known = new WeakMap<Card, Map<string, PreparedCard>>()
  * @param variant the unit's; checks that are `only` for other variants are left out, without one those for any variant stay
  */
 export function prepareCard(card: Card, variant = ''): PreparedCard {
-  const byVariant = known.get(card) ?? new Map<string, PreparedCard>()
-  known.set(card, byVariant)
-  const prepared = byVariant.get(variant) ?? prepare(card, variant)
-  byVariant.set(variant, prepared)
+  const known = byVariant(card)
+  const prepared = known.get(variant) ?? prepare(card, variant)
+  known.set(variant, prepared)
   return prepared
 }
 

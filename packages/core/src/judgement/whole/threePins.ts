@@ -1,4 +1,4 @@
-import { nodesOf, type Card } from '../../document'
+import { nodesOf, onceFor, type Card } from '../../document'
 import { pairResistance } from '../../network'
 import { threeTerminal, type KindOfThree } from '../../relations'
 import { judgeFigure, ohmsRead, samePoint, type Bench, type Evaluation } from '../figure'
@@ -55,8 +55,12 @@ export function judgeThreePins(bench: Bench, check: PreparedCheck, readings: Eva
   return judgeValues(readings, limitOf(bench, check, readings))
 }
 
-/** The kinds that one open winding of the card's network can show. */
-export function kindsWithOneOpen(card: Card, check: PreparedCheck): Set<KindOfThree> {
+/** The kinds that one open winding of the card's network can show between a check's three pins. */
+export const kindsWithOneOpen = (card: Card, check: PreparedCheck): Set<KindOfThree> => kindsOf(card)(check)
+
+const kindsOf = onceFor((card: Card) => onceFor((check: PreparedCheck) => workedOut(card, check)))
+
+function workedOut(card: Card, check: PreparedCheck): Set<KindOfThree> {
   const [a = '', b = '', c = ''] = pinsOf(check)
   const nodes = nodesOf(card)
   const known = card.windings.map((winding, i) => ({ ...winding, ohms: winding.ohms ?? 1 + 0.137 * i }))

@@ -1,0 +1,55 @@
+import { stateKeys } from '../keys/statement'
+
+const touching = ['reading', 'held'] as const
+const typed = ['reading', 'held', 'figure'] as const
+const steps = ['reading', 'held', 'figure', 'look', 'isolate', 'answer'] as const
+const ends = ['finding', 'closed'] as const
+const resting = [...steps, ...ends] as const
+
+/** What the keys do on the bench. On an answer the letters choose it, on a held reading three of them answer the remark. */
+export const benchKeys = stateKeys(
+  'The bench',
+  ['absent', ...steps, 'line', 'asking', ...ends, 'deciding'],
+  {
+    open: { keys: [...'0123456789.,-<>~'], label: 'type the figure', cap: '0–9', when: typed },
+    over: { keys: ['o'], label: 'over range', when: typed },
+    pedal: { keys: [' '], label: 'keep what the meter shows', when: steps },
+    keepLine: { keys: ['Enter'], label: 'keep', when: ['line'] },
+    prefix: { keys: ['*'], label: 'step the prefix', when: ['line'], repeats: true },
+    clearLine: { keys: ['Escape'], label: 'clear the line', when: ['line'] },
+    mend: { keys: ['a'], label: 'the remark’s first answer', when: ['held'] },
+    other: { keys: ['b'], label: 'the remark’s second answer', when: ['held'] },
+    keepSo: { keys: ['c'], label: 'keep, say why', when: ['held'] },
+    seen: { keys: [...'1234567890'], label: 'what is seen', cap: '1–0', when: ['look'] },
+    keepLook: { keys: ['Enter'], label: 'keep what was seen', when: ['look'] },
+    isolate: { keys: [...'abcd'], label: 'how it is isolated', cap: 'a–d', when: ['isolate'] },
+    say: { keys: [...'abcdefgh'], label: 'what it does', cap: 'a–h', when: ['answer'] },
+    pick: { keys: [...'ab'], label: 'how it was taken', cap: 'a b', when: ['figure'] },
+    choose: { keys: [...'abcef'], label: 'decide', cap: 'a b c e f', when: ['finding'], settles: true },
+    onward: { keys: ['Enter'], label: 'the next part', when: ['closed'] },
+    up: { keys: ['ArrowUp'], label: 'up the path', when: resting, repeats: true },
+    down: { keys: ['ArrowDown'], label: 'down the path', when: resting, repeats: true },
+    follow: { keys: ['Escape'], label: 'the step that is open', when: resting },
+    again: { keys: ['t'], label: 'take again', when: steps },
+    mistyped: { keys: ['e'], label: 'mistyped', when: ['reading', 'held', 'figure', 'look', 'isolate'] },
+    takeBack: { keys: ['x'], label: 'take back', when: resting },
+    undo: { keys: ['Backspace'], label: 'undo last', when: resting },
+    skip: { keys: ['s'], label: 'skip', when: steps },
+    note: { keys: ['n'], label: 'note', when: resting },
+    zero: { keys: ['z'], label: 'zero the leads', when: steps },
+    contact: { keys: ['k'], label: 'tips or clips', when: steps },
+    meter: { keys: ['j'], label: 'next meter', when: steps },
+    flip: { keys: ['f'], label: 'flip', when: touching },
+    turn: { keys: ['F'], label: 'turn the plug', when: touching },
+    grounds: { keys: ['g'], label: 'grounds', when: ['reading', 'held', 'figure', 'look', 'isolate'] },
+    decide: { keys: ['d'], label: 'decide', when: ['reading', 'held', 'figure', 'look'] },
+    mute: { keys: ['m'], label: 'mute', when: steps },
+    sheet: { keys: ['p'], label: 'the sheet', when: ends },
+    card: { keys: ['y'], label: 'make a card of it', when: ends },
+    takeIn: { keys: ['i'], label: 'take in a part', when: resting },
+    find: { keys: ['/'], label: 'find a card', when: resting },
+  },
+  ['line'],
+)
+
+export type BenchSituation = (typeof benchKeys.situations)[number]

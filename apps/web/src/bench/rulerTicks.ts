@@ -1,0 +1,35 @@
+import type { Evaluation, Run, RunState } from '@sure-spool/core'
+import type { Figures } from '../words/figures'
+
+/** Something that stands on a reading's ruler beside it. */
+export interface RulerTick {
+  value: number
+  label: string
+}
+
+const isSamePair = (a: [string, string] | undefined, b: [string, string] | undefined): boolean =>
+  a === undefined || b === undefined || (b.includes(a[0]) && b.includes(a[1]))
+
+/** What the same point read before: retaken ones, this unit's last run, the twin. */
+export function ticksBeside(here: Evaluation, run: Run, { tape, evaluations }: RunState): RulerTick[] {
+  const { index } = here.entry.reading
+  const others = (run.compare ?? []).flatMap(({ as, tag, figures }) =>
+    figures
+      .filter((one) => one.check === here.check.id && one.index === index && isSamePair(one.pair, here.pair))
+      .map(({ value }) => ({ value, label: as === 'earlier' ? 'last run' : tag })),
+  )
+  const before = [...evaluations.values()].flatMap(({ point, entry, judged, net }) => {
+    const value = judged ?? net
+    const isRetaken = point === here.point && entry.id !== here.entry.id && tape.gone.get(entry.id)?.how === 'retaken'
+    return isRetaken && value !== undefined ? [{ value, label: 'before' }] : []
+  })
+  return [...before, ...others]
+}
+
+/** Where a whole would have to read, by what its parts add up to, when they do not add up. */
+export function sumAim(here: Evaluation, { relations }: RunState, figures: Figures): RulerTick | undefined {
+  const sum = relations.find(
+    (one) => one.relation.kind === 'sum' && one.verdict === 'outside' && one.members.at(-1) === here,
+  )?.sum
+  return sum && { value: sum.impliedWhole, label: `parts add to ${figures.plain(sum.impliedWhole)}` }
+}

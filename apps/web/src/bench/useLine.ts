@@ -1,0 +1,56 @@
+import { computed, ref, watch } from 'vue'
+import { emptyLine, keptText, openLine, overLine, press, type Line } from '../reading/line'
+import type { useBench } from '../store/bench'
+import { problemWords } from '../words/reasons'
+
+const takesFigure = new Set(['reading', 'temperature', 'leads', 'frame-proof', 'supply'])
+const longest = 300
+
+/** The line that is typed from anywhere on the bench, and what was wrong with it. */
+export function useLine(bench: ReturnType<typeof useBench>) {
+  const line = ref<Line | null>(null)
+  const problem = ref('')
+  watch(
+    () => bench.stepId,
+    () => (problem.value = ''),
+  )
+  const isReading = () => bench.current?.step.kind === 'reading'
+  /** the step takes a figure, and the run is open */
+  const takesFigures = computed(() => takesFigure.has(bench.current?.step.kind ?? '') && !bench.state?.closed)
+
+  function show(next: Line): void {
+    line.value = next.text === '' ? null : next
+    problem.value = ''
+  }
+
+  /** Begins a line with its first sign. @returns whether the step takes one */
+  function open(key: string): boolean {
+    if (takesFigures.value) show(openLine(key, isReading() ? bench.prefix : ''))
+    return takesFigures.value
+  }
+
+  /** The word for over range, with the range a hand-ranged meter was put on. */
+  function openOver(): boolean {
+    const range = bench.meter?.ranging === 'hand' ? bench.rangeAsked.replace('\u2009', '').replace('Ω', '') : ''
+    if (takesFigures.value) line.value = overLine(range)
+    return takesFigures.value
+  }
+
+  const add = (key: string) => show(press(line.value ?? emptyLine, key))
+
+  /** What was put in by other means than keys: a screen keyboard, a paste. */
+  function put(text: string): void {
+    line.value = text === '' ? null : { ...(line.value ?? openLine('', bench.prefix)), text: text.slice(0, longest) }
+  }
+
+  function keep(): void {
+    if (!line.value) return
+    const text = keptText(line.value)
+    const wrong = bench.keepTyped(text)
+    problem.value = wrong ? `${problemWords[wrong]} Nothing was kept of “${text.slice(0, 40)}”.` : ''
+    if (!wrong) line.value = null
+  }
+
+  const clear = () => void (line.value = null)
+  return { line, problem, open, openOver, add, put, keep, clear }
+}

@@ -1,0 +1,78 @@
+import { isolations, lookIds, type LookId } from '@sure-spool/core'
+import { computed, ref, watch } from 'vue'
+import { useBench } from '../store/bench'
+import { useShop } from '../store/shop'
+
+const mostLooks = 10
+/** What can be seen, in the order of the digits 1 to 9 and 0. */
+export const looksOffered = lookIds.filter((one) => one !== 'sound').slice(0, mostLooks)
+
+/** The acts of a step that is not a reading: looks, isolation, what was seen to happen, how a figure was taken. */
+export function usePlainStep() {
+  const bench = useBench()
+  const shop = useShop()
+  const step = computed(() => bench.current?.step)
+  const seen = ref<LookId[]>([])
+  const words = ref('')
+  watch(
+    () => bench.stepId,
+    () => {
+      seen.value = []
+      words.value = ''
+    },
+  )
+  const answers = computed(() => {
+    const limit = bench.check?.stated[0]?.limit
+    return limit && limit !== 'derived' && limit.kind === 'answer' ? limit.of : []
+  })
+
+  function see(at: number): void {
+    const what = looksOffered[at]
+    if (!what) return
+    seen.value = seen.value.includes(what) ? seen.value.filter((one) => one !== what) : [...seen.value, what]
+  }
+
+  const write = (text: string) => void (words.value = text)
+
+  function keepLook(): void {
+    if (step.value?.kind !== 'look') return
+    const { check, place } = step.value
+    const text = words.value.trim()
+    bench.add({
+      kind: 'look',
+      place,
+      what: seen.value.length > 0 ? [...seen.value] : ['sound'],
+      ...(check === undefined ? {} : { check }),
+      ...(text === '' ? {} : { words: text }),
+    })
+  }
+
+  function isolate(at: number): void {
+    const state = isolations[at]
+    if (step.value?.kind !== 'isolate' || !state) return
+    for (const caution of step.value.cautions) bench.add({ kind: 'caution', caution })
+    bench.add({ kind: 'isolation', state })
+  }
+
+  function say(at: number): void {
+    const text = answers.value[at]
+    if (step.value?.kind !== 'answer' || text === undefined) return
+    bench.add({
+      kind: 'reading',
+      check: step.value.check,
+      reading: { taken: 'typed', text, decimalComma: shop.settings.decimalComma, kind: 'answer', answer: text },
+    })
+  }
+
+  /** The first or the second of the two ways in which this step's figure is taken. */
+  function pick(at: number): void {
+    const first = at === 0
+    if (step.value?.kind === 'temperature') bench.temperatureFrom = first ? 'room' : 'measured'
+    if (step.value?.kind === 'leads') bench.zeroHow = first ? 'hardware' : 'subtract'
+    if (step.value?.kind === 'supply') bench.supplyWhile = first ? 'on' : 'off'
+  }
+
+  return { seen, words, answers, see, write, keepLook, isolate, say, pick }
+}
+
+export type PlainStepActs = ReturnType<typeof usePlainStep>

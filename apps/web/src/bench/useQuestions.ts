@@ -1,0 +1,78 @@
+import { ref } from 'vue'
+import { useBench } from '../store/bench'
+
+type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back'
+interface Question {
+  kind: Kind
+  question: string
+  offers: string[]
+  about: string
+}
+
+/** For so long an entry is undone without being asked why, milliseconds. */
+const freeUndoMs = 10_000
+
+/** What the bench asks in words: why a step is skipped, why a reading is taken back or kept in spite of a remark; a note. */
+export function useQuestions(tell: (words: string) => void) {
+  const bench = useBench()
+  const question = ref<Question | null>(null)
+  const isReading = () => bench.current?.step.kind === 'reading'
+
+  function ask(kind: Kind, words: string, offers: string[] = [], about = ''): void {
+    question.value = { kind, question: words, offers, about }
+  }
+
+  function answered(words: string): void {
+    const asked = question.value
+    question.value = null
+    if (!asked) return
+    const { kind, about } = asked
+    if (kind === 'skip') bench.add({ kind: 'skip', check: about, reason: words })
+    else if (kind === 'note')
+      bench.add({ kind: 'note', words, ...(isReading() && bench.check ? { about: bench.check.id } : {}) })
+    else if (kind === 'keep') bench.add({ kind: 'answer', remark: about, reason: words })
+    else bench.add({ kind: 'take-back', entry: about, reason: words })
+  }
+
+  function undo(): void {
+    const last = bench.lastEntry
+    if (!last) tell('Nothing to undo.')
+    else if (Date.now() - Date.parse(last.at) <= freeUndoMs)
+      bench.add({ kind: 'take-back', entry: last.id, reason: 'undone' })
+    else ask('undo', 'Undo the last entry: why?', ['wrong pair', 'slipped off', 'typed by mistake'], last.id)
+  }
+
+  function skip(): void {
+    const one = bench.current?.step
+    if (!one || one.kind === 'finding') return
+    const isFree = one.kind === 'reading' && !one.required
+    const offers = isFree
+      ? ['cannot be done here', 'not needed for this complaint', 'later']
+      : ['cannot be reached', 'no way to do it here', 'later']
+    ask('skip', 'Skip it: why?', offers, skipped())
+  }
+
+  /** What one skip skips: of an optional check all its points; a required one is skipped point by point. */
+  function skipped(): string {
+    const step = bench.current?.step
+    if (step?.kind === 'reading' && !step.required) return step.check
+    const isOnePoint = bench.check !== undefined && bench.check.points.length <= 1
+    return step && 'check' in step && step.check !== undefined && isOnePoint ? step.check : (step?.id ?? '')
+  }
+
+  function takeBack(): void {
+    const target = bench.evaluationOf(bench.current?.entry)?.entry ?? bench.lastReading?.entry
+    if (target)
+      ask('take-back', 'Take this reading back: why?', ['wrong pair', 'slipped off', 'read by mistake'], target.id)
+  }
+
+  function retake(mistyped: boolean): void {
+    const own = isReading() ? bench.current?.entry : undefined
+    const target = own ?? bench.lastReading?.entry.id
+    if (target) bench.takeAgain(target, mistyped, mistyped ? 'mistyped' : 'taken again')
+  }
+
+  const note = () => ask('note', 'A note')
+  const leave = () => void (question.value = null)
+  return { question, ask, answered, leave, undo, skip, takeBack, retake, note }
+}

@@ -1,0 +1,80 @@
+import { runState, unitSign, type Evaluation } from '@sure-spool/core'
+import { computed } from 'vue'
+import { isBare, keptText, type Line } from '../reading/line'
+import { useBench } from '../store/bench'
+import { takenParts, useFigures } from '../words/figures'
+import { verdictWords } from '../words/kinds'
+import { reasonLine } from '../words/reasons'
+
+const prefixNames: Record<string, string> = { k: 'kilo', M: 'mega', G: 'giga', m: 'milli' }
+
+/** The reading that the bench shows: what is being typed, judged as if it were kept; else the step's own; else the last one. */
+export function useShownReading(line: () => Line | null) {
+  const bench = useBench()
+  const figures = useFigures()
+
+  /** The typed number judged by the same core, on a tape one entry longer. */
+  const live = computed<Evaluation | undefined>(() => {
+    const { run, check } = bench
+    const typed = line()
+    if (!typed || !run || !check || bench.current?.step.kind !== 'reading') return undefined
+    const made = bench.readingOf(keptText(typed))
+    if ('problem' in made || (made.reading.kind !== 'value' && made.reading.kind !== 'spread')) return undefined
+    const entry = {
+      id: 'live',
+      run: run.id,
+      n: run.entries.reduce((most, { n }) => Math.max(most, n), 0) + 1,
+      at: new Date().toISOString(),
+      by: '',
+      kind: 'reading' as const,
+      check: check.id,
+      reading: made.reading,
+    }
+    return runState({ ...run, entries: [...run.entries, entry] }).evaluations.get('live')
+  })
+  const own = computed(() => (bench.doing ? undefined : bench.evaluationOf(bench.current?.entry)))
+  const shown = computed(() => (line() ? live.value : (own.value ?? (bench.doing ? undefined : bench.lastReading))))
+  /** it was taken on another step, and stays until the next figure begins */
+  const isOther = computed(() => line() === null && shown.value !== undefined && shown.value !== own.value)
+  const held = computed(() =>
+    (bench.state?.checks ?? []).some(({ points }) =>
+      points.some((point) => point.held && point.evaluation?.entry.id === shown.value?.entry.id),
+    ),
+  )
+
+  const digits = computed(() => {
+    const typed = line()
+    if (typed) return typed.text === '' ? ' ' : typed.text
+    return shown.value ? takenParts(shown.value, figures).digits : '–'
+  })
+  const unit = computed(() => {
+    const typed = line()
+    if (typed) return isBare(typed.text) ? `${typed.prefix}${unitSign(bench.quantity)}` : ''
+    return shown.value ? takenParts(shown.value, figures).unit : ''
+  })
+  /** where open is expected a prefix must be seen: it could turn a short into a pass */
+  const prefixName = computed(() => {
+    const typed = line()
+    return typed && isBare(typed.text) && bench.limit?.expectOpen ? (prefixNames[typed.prefix] ?? 'plain ohms') : ''
+  })
+  const verdictLine = computed(() => {
+    const one = shown.value
+    if (!one) return ''
+    const verdict = held.value ? `${verdictWords[one.verdict]}, but held` : verdictWords[one.verdict]
+    const reason = reasonLine(one, figures)
+    return reason === '' ? verdict : `${verdict}: ${reason}`
+  })
+  /** the expanded uncertainty, and what stands behind it */
+  const doubtLine = computed(() => {
+    const one = shown.value
+    if (!one || one.u === undefined) return ''
+    const parts = [`±${figures.expanded(one.u, one.quantity)}`]
+    if (one.leads) parts.push(one.leads.from === 'assumed' ? '0.2 Ω of leads assumed' : 'less leads')
+    if (one.reference && one.temperature?.partC !== undefined)
+      parts.push(
+        `part at ${figures.temperature(one.temperature.partC)}${one.temperature.from === 'measured' ? '' : ', not measured'}`,
+      )
+    return parts.join(', ')
+  })
+  return { shown, isOther, held, digits, unit, prefixName, verdictLine, doubtLine }
+}

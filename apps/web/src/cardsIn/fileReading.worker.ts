@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { FileReading } from './fileReading'
+
+expose(new FileReading())

@@ -1,0 +1,245 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Quantity } from '@sure-spool/core'
+import { useFigures } from '../words/figures'
+import { rulerSpoken } from './rulerSpoken'
+import { rulerScale } from './rulerScale'
+import { arrowHead, bracket, breakSign, stroke, whiskers } from './strokes'
+import { textWidth } from './textRoom'
+import { useWidth } from './useWidth'
+
+/** A strip with the limits as brackets, the reading as a block with ±2u whiskers, and other figures as ticks. SI units. */
+const props = withDefaults(
+  defineProps<{
+    value?: number
+    u?: number
+    bound?: number
+    min?: number
+    max?: number
+    quantity?: Quantity
+    verdict?: 'within' | 'borderline' | 'outside' | 'none'
+    held?: boolean
+    ticks?: { value: number; label: string }[]
+    aim?: { value: number; label: string }
+    small?: boolean
+  }>(),
+  { quantity: 'resistance', verdict: 'none', ticks: () => [] },
+)
+const figures = useFigures()
+const frame = ref<HTMLElement | null>(null)
+const width = useWidth(frame, props.small ? 260 : 640)
+const middle = computed(() => (props.small ? 16 : 44))
+const half = computed(() => (props.small ? 6 : 9))
+const labelSize = 15
+
+const labels = computed(() => ({ min: labelOf(props.min), max: labelOf(props.max) }))
+/** in the wide ruler the unit stands along the axis, so that the limits need only their figures */
+const labelOf = (value: number | undefined) =>
+  value === undefined ? '' : (figures.bound(value, props.quantity).split('\u2009')[0] ?? '')
+const roomOf = (text: string) => (text === '' ? 0 : textWidth(text, labelSize, 'JetBrains Mono') + 10)
+
+const scale = computed(() =>
+  rulerScale(
+    { ...props, others: [...props.ticks.map(({ value }) => value), ...(props.aim ? [props.aim.value] : [])] },
+    props.small
+      ? { width: width.value, left: 14 + roomOf(labels.value.min), right: 14 + roomOf(labels.value.max), broken: 40 }
+      : { width: width.value, left: 14, right: 14, broken: Math.min(150, width.value * 0.22) },
+  ),
+)
+const at = (value: number) => scale.value.at(value)
+const onStrip = (x: number, room: number) => Math.min(width.value - room, Math.max(room, x))
+const axis = computed(() =>
+  props.small
+    ? []
+    : scale.value.ticks.map((value) => ({
+        x: at(value),
+        text: figures.bound(value, props.quantity).replace('\u2009', ' '),
+      })),
+)
+/** of ticks whose figures would run into one another only those that have room */
+const spaced = computed(() => {
+  const { breaks } = scale.value
+  let free = breaks.low === undefined ? 0 : breaks.low + 8
+  const end = breaks.high === undefined ? width.value : breaks.high - 8
+  return axis.value.filter(({ x, text }) => {
+    const room = textWidth(text, labelSize, 'JetBrains Mono') / 2
+    if (x - room < free || x + room > end) return false
+    free = x + room + 10
+    return true
+  })
+})
+const breaks = computed(() =>
+  [scale.value.breaks.low, scale.value.breaks.high].flatMap((x) =>
+    x === undefined ? [] : [{ x, d: breakSign(x, props.small ? middle.value : 64, 7) }],
+  ),
+)
+const limits = computed(() =>
+  (['min', 'max'] as const).flatMap((end) => {
+    const value = props[end]
+    if (value === undefined) return []
+    const towards = end === 'min' ? 1 : -1
+    const x = at(value)
+    const beside = { x: x - towards * 8, y: middle.value + 5, anchor: end === 'min' ? 'end' : 'start' }
+    const above = { x: onStrip(x - towards * 2, roomOf(labels.value[end])), y: 26, anchor: beside.anchor }
+    return [
+      {
+        end,
+        d: bracket(x, middle.value, 14, towards * 9),
+        text: labels.value[end],
+        ...(props.small ? beside : above),
+      },
+    ]
+  }),
+)
+const whisk = computed(() =>
+  props.value === undefined || !props.u
+    ? ''
+    : whiskers(at(props.value - 2 * props.u), at(props.value + 2 * props.u), middle.value, 7),
+)
+const block = computed(() => {
+  const reading = props.value ?? props.bound
+  if (reading === undefined) return undefined
+  const size = props.value === undefined ? 6 : half.value
+  const x = at(reading)
+  const side = whichEnd(x)
+  return {
+    x: x - size,
+    y: middle.value - size,
+    size: 2 * size,
+    // the axis says nothing beyond its break: the reading's own figure does
+    said: side && !props.small ? { x: onStrip(x, 60), text: saidOf(reading) } : undefined,
+    ...(props.value === undefined ? { arrow: arrowOn(x + 6) } : {}),
+  }
+})
+const saidOf = (reading: number) =>
+  `${props.value === undefined ? 'beyond ' : ''}${figures.bound(reading, props.quantity)}`
+function whichEnd(x: number): 'low' | 'high' | undefined {
+  const { low, high } = scale.value.breaks
+  if (low !== undefined && x < low) return 'low'
+  return high !== undefined && x > high ? 'high' : undefined
+}
+const arrowOn = (from: number) => {
+  const to = Math.min(width.value - 4, from + 26)
+  return stroke([from, middle.value], [to, middle.value]) + arrowHead(to, middle.value, 8, 1)
+}
+const spoken = computed(() => rulerSpoken(props, figures))
+</script>
+
+<template>
+  <div ref="frame" class="ruler" :class="{ small }">
+    <svg :width="width" :height="small ? 32 : 88" role="img" :aria-label="spoken">
+      <line v-if="!small" class="axis" x1="14" :x2="width - 14" y1="64" y2="64" />
+      <line v-else class="thread" :x1="scale.ends[0]" :x2="scale.ends[1]" y1="16" y2="16" />
+      <g v-for="tick in spaced" :key="tick.text">
+        <line class="axis" :x1="tick.x" :x2="tick.x" y1="64" y2="70" />
+        <text class="axis-text" :x="tick.x" y="85" text-anchor="middle">{{ tick.text }}</text>
+      </g>
+      <path v-for="one in breaks" :key="one.x" class="break" :d="one.d" />
+      <g v-for="one in limits" :key="one.end" class="limit" :class="{ held }">
+        <path :d="one.d" />
+        <text :x="one.x" :y="one.y" :text-anchor="one.anchor">{{ one.text }}</text>
+      </g>
+      <line
+        v-for="tick in ticks"
+        :key="tick.label + tick.value"
+        class="other"
+        :x1="at(tick.value)"
+        :x2="at(tick.value)"
+        :y1="middle - 12"
+        :y2="middle + 12"
+      >
+        <title>{{ tick.label }}</title>
+      </line>
+      <g v-if="aim" class="aim">
+        <line :x1="at(aim.value)" :x2="at(aim.value)" y1="14" y2="64" />
+        <text :x="onStrip(at(aim.value), 70)" y="11" text-anchor="middle">{{ aim.label }}</text>
+        <line v-if="value !== undefined" :x1="at(value)" :x2="at(aim.value)" y1="61" y2="61" />
+      </g>
+      <g v-if="block" class="reading" :class="[held ? 'none' : verdict]">
+        <path v-if="whisk" class="whisker" :d="whisk" />
+        <rect :x="block.x" :y="block.y" :width="block.size" :height="block.size" :class="{ hollow: held }" />
+        <path v-if="block.arrow" class="whisker" :d="block.arrow" />
+        <text v-if="block.said" class="said" :x="block.said.x" y="85" text-anchor="middle">{{ block.said.text }}</text>
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.ruler {
+  flex: none;
+  width: 100%;
+  min-width: 0;
+  overflow: hidden;
+}
+svg {
+  display: block;
+}
+text {
+  font: 400 15px var(--figures);
+  fill: var(--ink);
+}
+.axis,
+.thread {
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+.thread {
+  stroke: var(--hairline);
+}
+.break {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.axis-text {
+  fill: var(--muted);
+}
+.limit path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.5;
+}
+.limit.held path {
+  stroke-dasharray: 5 4;
+}
+.other {
+  stroke: var(--copper);
+  stroke-width: 2.5;
+}
+.aim line {
+  stroke: var(--copper);
+  stroke-width: 2.5;
+}
+.aim text {
+  font: 400 15px var(--text);
+}
+.reading {
+  color: var(--ink);
+}
+.reading.within {
+  color: var(--within);
+}
+.reading.borderline {
+  color: var(--borderline);
+}
+.reading.outside {
+  color: var(--outside);
+}
+.reading rect {
+  fill: currentColor;
+  stroke: currentColor;
+  stroke-width: 2;
+}
+.reading rect.hollow {
+  fill: var(--panel);
+}
+.said {
+  fill: currentColor;
+  font-weight: 600;
+}
+.whisker {
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 2.5;
+}
+</style>

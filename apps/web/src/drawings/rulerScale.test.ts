@@ -1,0 +1,87 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { rulerScale, type OnRuler } from './rulerScale'
+import { rulerSpoken } from './rulerSpoken'
+import { figuresWith } from '../words/figures'
+
+const room = { width: 640, left: 14, right: 14, broken: 140 }
+const twin = { min: 286.2, max: 349.8 }
+const figure = fc.double({ noNaN: true })
+const maybe = fc.option(figure, { nil: undefined })
+
+describe('a reading on its ruler', () => {
+  test('inside its limits stands between them, on a whole axis', () => {
+    const { at, breaks, ticks } = rulerScale({ ...twin, value: 318, u: 2 }, room)
+    expect(at(286.2)).toBeLessThan(at(318))
+    expect(at(318)).toBeLessThan(at(349.8))
+    expect(breaks).toEqual({ low: undefined, high: undefined })
+    expect(ticks.length).toBeGreaterThanOrEqual(3)
+  })
+
+  test.each([
+    ['just past the window', 400, 'high'],
+    ['kilo for ohms', 318_000, 'high'],
+    ['an over-range bound', 40e6, 'high'],
+    ['a short', 0.1, 'low'],
+  ] as const)('beyond them breaks the axis on its side, and the limits keep their window: %s', (_what, value, side) => {
+    const { at, breaks } = rulerScale({ ...twin, value }, room)
+    expect(at(349.8) - at(286.2)).toBeGreaterThan(200)
+    const broken = breaks[side] ?? NaN
+    if (side === 'high') expect(at(value)).toBeGreaterThan(broken)
+    else expect(at(value)).toBeLessThan(broken)
+    expect(breaks[side === 'high' ? 'low' : 'high']).toBeUndefined()
+    expect(Math.abs(at(value) - at(side === 'high' ? 349.8 : 286.2))).toBeGreaterThan(40)
+  })
+
+  test('of two beyond the one that is farther off stands farther off', () => {
+    const { at } = rulerScale({ ...twin, value: 500, others: [5000] }, room)
+    expect(at(5000)).toBeGreaterThan(at(500))
+  })
+
+  test('limits that are decades apart, or a lone one far from its reading, are drawn over decades', () => {
+    expect(rulerScale({ min: 1e3, max: 1e7 }, room).ticks).toEqual([1e3, 1e4, 1e5, 1e6, 1e7])
+    const { at, ticks } = rulerScale({ min: 1e6, value: 2.1e9 }, room)
+    expect(ticks).toContain(1e8)
+    expect(at(1e8) - at(1e7)).toBeCloseTo(at(1e9) - at(1e8), 6)
+    expect(rulerScale({ min: 286.2, max: 349.8 }, room).ticks).not.toContain(1e3)
+  })
+
+  test('whatever is given stands on the strip, in order, and is a number', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          value: maybe,
+          bound: maybe,
+          min: maybe,
+          max: maybe,
+          u: maybe,
+          others: fc.array(figure, { maxLength: 4 }),
+        }),
+        fc.tuple(fc.oneof(figure, fc.constantFrom(NaN, Infinity, -Infinity)), figure),
+        (on, [a, b]) => {
+          const { at, ends } = rulerScale(on as OnRuler, room)
+          for (const x of [at(a), at(b), ...ends]) {
+            expect(Number.isFinite(x)).toBe(true)
+            expect(x).toBeGreaterThanOrEqual(2)
+            expect(x).toBeLessThanOrEqual(638)
+          }
+          if (a <= b) expect(at(a)).toBeLessThanOrEqual(at(b) + 1e-6)
+        },
+      ),
+    )
+  })
+})
+
+describe('a ruler for who cannot see it', () => {
+  const figures = figuresWith(() => false)
+  const said = (on: OnRuler) => rulerSpoken({ ...on, quantity: 'resistance' }, figures)
+
+  test('says its limits and its reading', () => {
+    expect(said({ ...twin, value: 318, u: 2 })).toMatch(
+      /^limits 286.2\u2009Ω to 349.8\u2009Ω, reading 318.* plus or minus 4/,
+    )
+    expect(said({ min: 1e6, bound: 40e6 })).toBe('at least 1\u2009MΩ, beyond 40\u2009MΩ')
+    expect(said({ max: 5 })).toBe('at most 5\u2009Ω, no reading')
+    expect(said({ value: 5 })).toContain('no limits, reading')
+  })
+})

@@ -1,0 +1,50 @@
+import { curveLinear, curveLinearClosed, line, path } from 'd3'
+
+export type Point = [x: number, y: number]
+
+const straight = line().curve(curveLinear)
+
+/** A stroke from point to point, as path data. Empty where a point is nowhere. */
+export function stroke(...points: Point[]): string {
+  return points.flat().every(Number.isFinite) ? (straight(points) ?? '') : ''
+}
+
+/** A closed outline through the points, as path data. */
+export const outline = (...points: Point[]): string => line().curve(curveLinearClosed)(points) ?? ''
+
+/** A limit's bracket about a middle line: upright at `x`, its feet reaching towards the inside. Pixels. */
+export function bracket(x: number, middle: number, half: number, reach: number): string {
+  return stroke([x + reach, middle - half], [x, middle - half], [x, middle + half], [x + reach, middle + half])
+}
+
+/** Whiskers of a reading: an end on each side, joined. */
+export function whiskers(from: number, to: number, middle: number, half: number): string {
+  return [
+    stroke([from, middle - half], [from, middle + half]),
+    stroke([from, middle], [to, middle]),
+    stroke([to, middle - half], [to, middle + half]),
+  ].join('')
+}
+
+/** A point that goes on beyond the drawing: a head at `x`, towards the right (1) or the left (-1). */
+export const arrowHead = (x: number, middle: number, size: number, towards: 1 | -1): string =>
+  stroke([x - towards * size, middle - size * 0.75], [x, middle], [x - towards * size, middle + size * 0.75])
+
+/** Where an axis is broken: two slanted strokes across it. */
+export const breakSign = (x: number, middle: number, half: number): string =>
+  [-3, 3].map((by) => stroke([x + by - 3, middle + half], [x + by + 3, middle - half])).join('')
+
+/** A winding between two points on one height: leads, and turns between them. */
+export function turns(from: number, to: number, height: number, count = 4): string {
+  const drawn = path()
+  const lead = (to - from) * 0.16
+  const turn = (to - from - 2 * lead) / count
+  drawn.moveTo(from, height)
+  drawn.lineTo(from + lead, height)
+  for (let i = 0; i < count; i++) {
+    const x = from + lead + i * turn
+    drawn.quadraticCurveTo(x + turn / 2, height - 1.4 * turn, x + turn, height)
+  }
+  drawn.lineTo(to, height)
+  return drawn.toString()
+}

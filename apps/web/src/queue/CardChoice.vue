@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import type { CardRow } from '@sure-spool/contract'
+import AutoComplete from 'primevue/autocomplete'
+import { computed, onMounted, ref, watch } from 'vue'
+import { findParts } from '../look/controls/lists'
+import { familySaid } from './said'
+import { useCardFinding } from './useCardFinding'
+
+/** The card of a part by model, maker or kind. Enter takes the first that fits, or the one that arrows have reached; the last of the list is no card. */
+const props = defineProps<{ startWith?: string }>()
+const text = defineModel<string>({ required: true })
+const emit = defineEmits<{ choose: [row: CardRow]; none: []; unchoose: []; nothing: [] }>()
+interface Offer {
+  key: string
+  label: string
+  row?: CardRow
+}
+const { cards, foundBy, find } = useCardFinding()
+const control = ref<{ $el: HTMLElement }>()
+const offers = computed<Offer[]>(() => [
+  ...cards.value.map((row) => ({ key: row.id, label: `${row.maker} ${row.model}`, row })),
+  { key: 'none', label: 'No card of it' },
+])
+const suggestions = ref<Offer[]>([])
+watch(offers, (now) => (suggestions.value = now))
+const pause = 120
+let wanted = false
+const field = () => control.value?.$el.querySelector('input')
+
+onMounted(async () => {
+  field()?.focus()
+  if (!props.startWith) return
+  await find('')
+  take(cards.value.find((row) => row.id === props.startWith))
+})
+
+async function complete(query: string): Promise<void> {
+  await find(query)
+  // the list opens on a new array, even where the same cards fit
+  suggestions.value = [...offers.value]
+  if (wanted && foundBy.value === text.value) takeFirst()
+}
+
+function typed(value: unknown): void {
+  if (typeof value !== 'string' && value !== null) return
+  text.value = typeof value === 'string' ? value : ''
+  wanted = false
+  emit('unchoose')
+}
+
+function take(row: CardRow | undefined): void {
+  if (!row) return
+  text.value = `${row.maker} ${row.model}`
+  emit('choose', row)
+}
+function takeFirst(): void {
+  wanted = false
+  const [first] = cards.value
+  if (first) take(first)
+  else emit('nothing')
+}
+const chosen = ({ row }: Offer) => (row ? take(row) : emit('none'))
+
+/** An Enter that comes before the list does is kept for when it is there: hands are faster than the search. */
+function enter(event: KeyboardEvent): void {
+  const isOpen = field()?.getAttribute('aria-expanded') === 'true'
+  const isKnown = foundBy.value === text.value
+  if (event.key !== 'Enter' || (isOpen && isKnown)) return
+  event.preventDefault()
+  event.stopPropagation()
+  if (isKnown) takeFirst()
+  else wanted = true
+}
+</script>
+
+<template>
+  <span class="field-of" @keydown.capture="enter">
+    <label class="field-label" for="in-card">model, maker or kind</label>
+    <AutoComplete
+      ref="control"
+      input-id="in-card"
+      :model-value="text"
+      :suggestions="suggestions"
+      option-label="label"
+      data-key="key"
+      :delay="pause"
+      :min-length="0"
+      complete-on-focus
+      auto-option-focus
+      dropdown
+      scroll-height="320px"
+      :pt="findParts"
+      @update:model-value="typed"
+      @complete="complete($event.query)"
+      @option-select="chosen($event.value)"
+    >
+      <template #option="{ option }">
+        <strong>{{ option.label }}</strong>
+        <span class="kind muted">{{ option.row ? familySaid(option.row) : 'measure first' }}</span>
+      </template>
+    </AutoComplete>
+  </span>
+</template>
+
+<style scoped>
+.kind {
+  margin-left: 8px;
+}
+</style>

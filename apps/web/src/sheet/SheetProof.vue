@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import type { RunState } from '@sure-spool/core'
+import PlugFace from '../drawings/PlugFace.vue'
+import { heldWords, holdPlug } from '../drawings/plugLayout'
+import VerdictMark from '../drawings/VerdictMark.vue'
+import WindingLine from '../drawings/WindingLine.vue'
+import { useFigures } from '../words/figures'
+import { notProved, notTested, openWords, wouldSettle } from '../words/finding'
+import { windingFigures } from './useSheet'
+
+/** The part as it is drawn, beside what this does not prove, what was not tested and what would settle it. */
+defineProps<{ state: RunState }>()
+const figures = useFigures()
+</script>
+
+<template>
+  <div class="two">
+    <section>
+      <template v-for="plug in state.run.card.plugs" :key="plug.id">
+        <h2>{{ plug.label }}: {{ heldWords(holdPlug(plug, false, 0)) }}</h2>
+        <PlugFace print :card="state.run.card" :plug="plug" />
+      </template>
+      <WindingLine :card="state.run.card" :values="windingFigures(state, figures)" />
+    </section>
+    <section class="prove">
+      <template v-if="state.finding.word !== 'fault-found'">
+        <h2>What this does not prove</h2>
+        <p v-for="one in notProved(state, figures)" :key="one.head">
+          <strong>{{ one.head }}</strong> {{ one.text }}
+        </p>
+      </template>
+      <template v-if="state.finding.open.length > 0"
+        ><h2>Still open</h2>
+        <p v-for="(one, i) in state.finding.open" :key="i">{{ openWords(state, one) }}</p></template
+      >
+      <h2>Not tested</h2>
+      <p class="untested">
+        <span v-for="one in notTested(state)" :key="one.what"
+          ><VerdictMark mark="none" :size="11" /> {{ one.what
+          }}<template v-if="one.why">, {{ one.why }}</template></span
+        >
+      </p>
+      <h2>What would settle it</h2>
+      <ol>
+        <li v-for="(one, i) in wouldSettle(state, figures)" :key="i">
+          <strong class="n">{{ i + 1 }}</strong> <strong>{{ one.head }}</strong> {{ one.text }}
+        </li>
+      </ol>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.prove {
+  display: grid;
+  gap: 3px;
+  align-content: start;
+}
+.untested {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 0 14px;
+}
+</style>

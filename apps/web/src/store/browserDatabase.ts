@@ -1,0 +1,58 @@
+import type { Entry, Run } from '@sure-spool/core'
+import type { Dexie as DexieType, EntityTable, Table } from 'dexie'
+import type { Outgoing } from './outgoing'
+import { plain } from './plain'
+
+export interface BrowserTables {
+  runs: EntityTable<{ id: string; run: Run }, 'id'>
+  outgoing: Table<Outgoing, number>
+  copies: Table<{ key: string; value: unknown }, string>
+}
+export type BrowserDatabase = DexieType & BrowserTables
+
+let opened: Promise<BrowserDatabase> | undefined
+
+/** The browser's own store, opened once and loaded only when it is first needed. */
+export function browserDatabase(): Promise<BrowserDatabase> {
+  opened ??= import('dexie').then(({ Dexie }) => {
+    const database = new Dexie('sure-spool') as BrowserDatabase
+    database.version(1).stores({ runs: 'id', outgoing: '++seq, id, kind, run', copies: 'key' })
+    return database
+  })
+  return opened
+}
+
+/** A copy of what the server last said, for when it is away. */
+export async function keepCopy(key: string, value: unknown): Promise<void> {
+  await (await browserDatabase()).copies.put({ key, value: plain(value) })
+}
+
+export async function readCopy<T>(key: string): Promise<T | undefined> {
+  return (await (await browserDatabase()).copies.get(key))?.value as T | undefined
+}
+
+export async function forgetCopy(key: string): Promise<void> {
+  await (await browserDatabase()).copies.delete(key)
+}
+
+/** This browser's copy of a run, as far as it knows it. */
+export const readRunCopy = async (id: string): Promise<Run | undefined> =>
+  (await (await browserDatabase()).runs.get(id))?.run
+
+/**
+ * Keeps a run's copy with every entry that either copy has: another tab may have added to it in the meantime. Read and written in one
+ * transaction, so that of two tabs neither takes the other's entry away.
+ */
+export async function keepRunCopy(run: Run): Promise<void> {
+  const database = await browserDatabase()
+  await database.transaction('rw', database.runs, async () => {
+    const before = (await database.runs.get(run.id))?.run.entries ?? []
+    await database.runs.put({ id: run.id, run: { ...plain(run), entries: merged(before, plain(run.entries)) } })
+  })
+}
+
+/** Entries by their ids, the later list's word for one that both have, in tape order. */
+export function merged(before: readonly Entry[], fresh: readonly Entry[]): Entry[] {
+  const all = new Map([...before, ...fresh].map((entry) => [entry.id, entry]))
+  return [...all.values()].sort((a, b) => a.n - b.n)
+}

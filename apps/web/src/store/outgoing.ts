@@ -1,0 +1,28 @@
+import type { Entry } from '@sure-spool/core'
+import type { NewRun, NewUnit, WrittenCard } from '@sure-spool/contract'
+
+/** Something the server has not acknowledged: it stays in this browser until it has. */
+export type Outgoing = { seq?: number; id: string; aside?: { status: number; detail: string } } & (
+  | { kind: 'card'; body: WrittenCard }
+  | { kind: 'unit'; body: NewUnit }
+  | { kind: 'run'; body: NewRun }
+  | { kind: 'entry'; run: string; body: Entry }
+)
+
+/** Whether an item rests on one that is gone: a unit on its card, a run on its unit, an entry on its run or an earlier entry. */
+export function refersTo(item: Outgoing, gone: ReadonlySet<string>): boolean {
+  if (item.kind === 'unit') return gone.has(item.body.card.id)
+  if (item.kind === 'run') return gone.has(item.body.unit)
+  if (item.kind !== 'entry') return false
+  const { body } = item
+  if (gone.has(item.run)) return true
+  if (body.kind === 'reading') return gone.has(body.reading.supersedes ?? '')
+  return body.kind === 'take-back' && gone.has(body.entry)
+}
+
+/** An item and all that rests on it, however far, in the order in which they were made. */
+export function withThoseThatRefer(item: Outgoing, all: readonly Outgoing[]): Outgoing[] {
+  const gone = new Set([item.id])
+  for (const other of all) if (refersTo(other, gone)) gone.add(other.id)
+  return all.filter(({ id }) => gone.has(id))
+}

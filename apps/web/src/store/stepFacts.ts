@@ -1,0 +1,72 @@
+import {
+  chooseRange,
+  expectedOf,
+  formatBound,
+  prefixFor,
+  prepareCard,
+  quantityOf,
+  rangesFor,
+  setUpRemarks,
+  type Instrument,
+  type PreparedCheck,
+  type PreparedLimit,
+  type Quantity,
+  type RunState,
+  type StepState,
+} from '@sure-spool/core'
+import { computed } from 'vue'
+
+interface Standing {
+  state: () => RunState | undefined
+  current: () => StepState | undefined
+  meter: () => Instrument | undefined
+  person: () => string
+}
+
+/** What there is to know of the step that is open: its check and limit, the range to ask for, what must be said before it is touched. */
+export function stepFacts({ state, current, meter, person }: Standing) {
+  const check = computed<PreparedCheck | undefined>(() => {
+    const step = current()?.step
+    const run = state()?.run
+    return step && 'check' in step && step.check !== undefined && run
+      ? prepareCard(run.card, run.unit.variant).checks.get(step.check)
+      : undefined
+  })
+  const quantity = computed<Quantity>(() => (check.value && quantityOf(check.value)) ?? 'resistance')
+  const limit = computed<PreparedLimit | undefined>(() => {
+    const { tape, run } = state() ?? {}
+    if (!tape || !run) return undefined
+    const last = tape.entries.at(-1)
+    return check.value?.limits[last ? tape.history(last) : run.unit.history][0]
+  })
+  const rangeFigure = computed(() => {
+    const { max, min } = limit.value?.band ?? {}
+    const expected = limit.value?.expectOpen ? limit.value.expectOpen.atLeast * 10 : (max ?? min)
+    if (expected === undefined) return null
+    const ranges = rangesFor(meter(), quantity.value).map((one) => one.fullScale)
+    return chooseRange({ ranges, expectedMax: expected }) ?? ranges.at(-1) ?? null
+  })
+  /** the range to ask for on a meter ranged by hand, as `20 MΩ`; empty on one that ranges by itself, or has none for it */
+  const rangeAsked = computed(() => (rangeFigure.value === null ? '' : formatBound(rangeFigure.value, quantity.value)))
+  /** the prefix in which this step's figure is spoken of */
+  const prefix = computed(() => {
+    if (limit.value?.expectOpen) return 'M'
+    const expected = expectedOf(limit.value?.band ?? {})
+    return expected === undefined || expected < 1 ? '' : prefixFor(expected, quantity.value)
+  })
+  /** stops that are due before this step is touched */
+  const setUp = computed(() => {
+    const now = state()
+    const step = current()?.step
+    if (!now || step?.kind !== 'reading' || current()?.entry !== undefined) return []
+    return setUpRemarks(now, {
+      check: step.check,
+      instrument: meter()?.id,
+      ...(step.point.pair ? { pair: step.point.pair } : {}),
+      ...(step.point.drive === undefined ? {} : { conditions: { drive: step.point.drive } }),
+      at: new Date().toISOString(),
+      by: person(),
+    })
+  })
+  return { check, quantity, limit, rangeFigure, rangeAsked, prefix, setUp }
+}

@@ -1,0 +1,73 @@
+import { quantityOf, rangesFor, type Card, type Instrument, type PreparedCheck, type Step } from '@sure-spool/core'
+import { conditionWords } from './conditions'
+import type { Figures } from './figures'
+import { placeQuantity } from './points'
+
+/** What the meter is set to for a reading. */
+function setting(check: PreparedCheck, meter: Instrument | undefined, rangeAsked: string): string {
+  if (check.kind === 'ac-output') return 'AC volts.'
+  if (check.kind === 'dc-output') return 'DC volts.'
+  const quantity = quantityOf(check)
+  const asked = rangeAsked || (quantity === 'resistance' ? 'ohms' : '')
+  if (meter?.ranging !== 'hand') return asked === '' ? '' : `On ${asked} or auto.`
+  if (rangeAsked !== '') return `On ${rangeAsked}.`
+  const hasRanges = quantity !== undefined && rangesFor(meter, quantity).length > 0
+  return hasRanges ? 'On the lowest range that does not run over.' : `${meter.name} states no range for it.`
+}
+
+/**
+ * What to do for a reading, besides which points to touch.
+ * @param rangeAsked the range the bench asks for, as `20 kΩ`; empty where there is none to ask for
+ */
+export function readingInstruction(
+  card: Card,
+  check: PreparedCheck,
+  meter: Instrument | undefined,
+  rangeAsked: string,
+  figures: Figures,
+): string {
+  const place = placeQuantity(check)
+  const under = conditionWords(card, check.conditions, figures).join(', ')
+  return [
+    setting(check, meter, rangeAsked),
+    place === 'length'
+      ? 'Type the ohms, then @ and the length: 2.31k @ 0.41.'
+      : place === undefined
+        ? ''
+        : 'Another place: type it behind an @.',
+    check.kind === 'insulation' ? 'Type the volts with the ohms: 500V 2.1G.' : '',
+    under === '' ? '' : `${under.charAt(0).toUpperCase()}${under.slice(1)}.`,
+    check.how?.either ? 'Leads may be swapped.' : '',
+    check.how?.note ?? (check.toFrame ? 'Bare metal, not paint.' : ''),
+  ]
+    .filter((words) => words !== '')
+    .join(' ')
+}
+
+interface PlainStanding {
+  card: Card
+  meter: Instrument | undefined
+  check: PreparedCheck | undefined
+  zeroHow: 'hardware' | 'subtract'
+  supplyWhile: 'on' | 'off'
+}
+
+/** What to do on a step that is not a reading. */
+export function plainInstruction(step: Step, { card, meter, check, zeroHow, supplyWhile }: PlainStanding): string {
+  switch (step.kind) {
+    case 'look':
+      return `Burnt, cracked or chafed: ${step.place}.`
+    case 'isolate':
+      return card.care.isolate.join(' ')
+    case 'temperature':
+      return 'Type what the thermometer shows. The part has the room’s temperature only if it has lain here for hours.'
+    case 'leads':
+      return `Type what ${meter?.name ?? 'the meter'} shows with the tips together${zeroHow === 'hardware' ? ', then zero it' : ''}.`
+    case 'supply':
+      return `Current limited, and never on pins that are not known by ohms. Type the volts at the part ${supplyWhile === 'on' ? 'while it draws' : 'before it draws'}.`
+    case 'frame-proof':
+      return 'Two places on the same bare metal. Type what it shows: paint and oxide read open too.'
+    default:
+      return check?.how?.note ?? ''
+  }
+}

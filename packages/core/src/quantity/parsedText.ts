@@ -1,0 +1,21 @@
+import type { Quantity, Reading } from '../document'
+import { parseReading, type ParsedReading } from './parseReading'
+
+const parsedBefore = new WeakMap<Reading, { quantity: Quantity; parsed: ParsedReading }>()
+
+/**
+ * What a reading's text says, parsed once: an entry never changes. A leading `~` (not settled) is no part of the figure.
+ * @param quantity what the text is read as
+ */
+export function parsedText(reading: Reading, quantity: Quantity): ParsedReading {
+  const known = parsedBefore.get(reading)
+  if (known?.quantity === quantity) return known.parsed
+  const { text, decimalComma } = reading
+  return rememberParsed(reading, quantity, parseReading({ text: text.replace(/^\s*~/, ''), quantity, decimalComma }))
+}
+
+/** Keeps what was parsed to make a reading, for all who ask for it on its way to the record. */
+export function rememberParsed(reading: Reading, quantity: Quantity, parsed: ParsedReading): ParsedReading {
+  parsedBefore.set(reading, { quantity, parsed })
+  return parsed
+}
