@@ -24,6 +24,8 @@ export const openFrom = 1e6
  * Judges an over-range or "greater than" reading by what it proves (METHODS 4).
  * @param input the bound it proves, the band or the expectation of an open circuit, in one unit
  * @returns `none` with `range-unknown` without a bound, with `range-too-low` where the bound proves nothing
+ * @example
+ * judgeBeyond({ lowerBound: 40e6, min: 286.2, max: 349.8 }).verdict // 'outside'
  */
 export function judgeBeyond(input: {
   lowerBound?: number
@@ -50,6 +52,8 @@ export function judgeBeyond(input: {
 /**
  * Judges a "less than" reading by what it proves, as `judgeBeyond` does upwards (METHODS 4).
  * @param input the bound it proves and the limits, in one unit
+ * @example
+ * judgeBelow({ upperBound: 0.5, min: 286.2, max: 349.8 }).verdict // 'outside'
  */
 export function judgeBelow(input: { upperBound?: number; min?: number; max?: number }): BoundJudgement {
   const { upperBound, min, max } = input

@@ -17,6 +17,9 @@ export interface ValueJudgement {
  * `simple` looks at the value alone.
  * @returns the verdict, the side the value itself is on, the probability of conformance, and the signed distance to the
  * nearest limit, positive inside. With neither limit: `none`, conformance 1, no leaning.
+ * @example
+ * judgeValue({ value: 349, u: 1, min: 286.2, max: 349.8, rule: 'guarded' })
+ * // { verdict: 'borderline', leaning: 'within', conformance: 0.78814, marginToNearest: 0.8 }
  */
 export function judgeValue(input: {
   value: number

@@ -2,7 +2,7 @@
  * Works a fact out once for each object it belongs to, and keeps it while that object lives.
  * @param workOut from the object alone; the object must not change afterwards
  * @example
- * onceFor((pair: { a: number }) => pair.a * 2)({ a: 21 }) // 42
+ * onceFor(({ ohms }) => 2 * ohms)({ ohms: 21 }) // 42
  */
 export function onceFor<Key extends object, Fact>(workOut: (key: Key) => Fact): (key: Key) => Fact {
   const known = new WeakMap<Key, { fact: Fact }>()

@@ -29,6 +29,8 @@ const looseShare = 0.3
  * Every figure of a card that a measured one may be compared with: the limits of its checks for any history, a derived
  * check's own bands pair by pair, a curve point by point. Limits without a middle (open, alike, answers) give none.
  * @returns figures without repeats, in the card's order
+ * @example
+ * figuresOf(twinCard()).figures[0].expected // 318
  */
 export function figuresOf(card: Card): CardFigures {
   const found = new Map<string, CardFigure>()

@@ -32,6 +32,8 @@ const leadsCost = 0.5
 /**
  * One standard uncertainty of a card's figure, as a share of it: half the limits count as two, joined with an unknown
  * temperature and a plain meter (root sum of squares, GUM 5.1.2).
+ * @example
+ * spreadOf({ share: 0.1, metal: true }) // 0.055815
  */
 export const spreadOf = ({ share, metal }: CardFigure): number =>
   Math.hypot(share / 2, metal ? temperatureShare : 0, meterShare)
@@ -39,6 +41,8 @@ export const spreadOf = ({ share, metal }: CardFigure): number =>
 /**
  * How far a measured value lies from an expected one on a logarithmic scale, in standard uncertainties (`spreadOf`). Where
  * ohms are too many, leads that nobody zeroed may be in them: they are taken off at a price.
+ * @example
+ * distanceTo(318, 320, 0.05, true) // 0.12539
  */
 export function distanceTo(value: number, expected: number, spread: number, ohms: boolean): number {
   const plain = Math.abs(Math.log(value / expected)) / spread
@@ -47,7 +51,11 @@ export function distanceTo(value: number, expected: number, spread: number, ohms
   return Math.min(plain, Math.abs(Math.log(net / expected)) / spread + leadsCost)
 }
 
-/** @returns `distanceTo` of a card's figure, and the ohms of leads that had to be taken off where only that makes it fit */
+/**
+ * @returns `distanceTo` of a card's figure, and the ohms of leads that had to be taken off where only that makes it fit
+ * @example
+ * distance({ text: '331', quantity: 'resistance', value: 331 }, figuresOf(twinCard()).figures[0]).z // 0.71786
+ */
 export function distance(measured: Found, figure: CardFigure): { z: number; leadsOhms?: number } {
   if (measured.quantity !== figure.quantity) return { z: Infinity }
   const spread = spreadOf(figure)
@@ -60,6 +68,8 @@ export function distance(measured: Found, figure: CardFigure): { z: number; lead
 /**
  * How well a card explains what was measured: each figure goes to the nearest of the card's that is free, nearest pairs first.
  * @returns matches in the order measured; what nothing explains is listed, never forced
+ * @example
+ * fitFigures(parseFindings('330 and 36.5'), figuresOf(twinCard())).misfit // 0.30616
  */
 export function fitFigures(found: Findings, card: CardFigures): Fit {
   const pairs = found.figures
@@ -88,6 +98,10 @@ export function fitFigures(found: Findings, card: CardFigures): Fit {
   }
 }
 
-/** The better fit first: fewer figures unexplained, then the smaller misfit. */
+/**
+ * The better fit first: fewer figures unexplained, then the smaller misfit.
+ * @example
+ * compareFits({ missing: [], openMissing: false, misfit: 1 }, { missing: [], openMissing: false, misfit: 3 }) // -2
+ */
 export const compareFits = (a: Fit, b: Fit): number =>
   a.missing.length + Number(a.openMissing) - (b.missing.length + Number(b.openMissing)) || a.misfit - b.misfit

@@ -24,6 +24,9 @@ const most = 12
  * with their prefixes and units, ohms where none is said; words like open or OL count as one finding.
  * @param decimalComma whether the comma is the decimal mark; a comma with a blank behind it always separates
  * @returns at most twelve figures above zero; the pieces that could not be read are handed back
+ * @example
+ * parseFindings('318 and 36.9, both open to frame')
+ * // { figures: [ { text: '318', quantity: 'resistance', value: 318 }, { text: '36.9', quantity: 'resistance', value: 36.9 } ], open: true, unread: [] }
  */
 export function parseFindings(text: string, decimalComma = false): Findings {
   const found: Findings = { figures: [], open: false, unread: [] }

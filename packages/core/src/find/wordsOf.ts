@@ -10,7 +10,12 @@ export interface CardWords {
   plugs: string
 }
 
-/** @returns each field as plain text; wires by colour and as `violet/white`, plugs as `6way` */
+/**
+ * @returns each field as plain text; wires by colour and as `violet/white`, plugs as `6way`
+ * @example
+ * wordsOf(twinCard()).wires
+ * // 'orange orange grey grey tan tan violet violet violet/white violet violet/white frame core plate'
+ */
 export function wordsOf(card: Card): CardWords {
   const { maker, model, partNumbers, fits, note } = card.name
   return {
@@ -44,7 +49,11 @@ const colourWords = new Set<string>(colours)
 const isMark = (word: string): boolean =>
   /^\d{1,3}way$/.test(word) || word.split('/').every((part) => colourWords.has(part))
 
-/** What of a search text a card must have as it is (`violet/white`, `6way`), and the words that are left. */
+/**
+ * What of a search text a card must have as it is (`violet/white`, `6way`), and the words that are left.
+ * @example
+ * searchTerms('violet/white 6 way') // { marks: [ 'violet/white', '6way' ], words: '' }
+ */
 export function searchTerms(text: string): { marks: string[]; words: string } {
   const all = searchText(text.toLowerCase())
     .split(/[\s,;]+/)
@@ -52,7 +61,11 @@ export function searchTerms(text: string): { marks: string[]; words: string } {
   return { marks: all.filter(isMark), words: all.filter((word) => !isMark(word)).join(' ') }
 }
 
-/** The marks of a card, each once: its wires' colours, its plugs' ways, and a colour that is part of its name. */
+/**
+ * The marks of a card, each once: its wires' colours, its plugs' ways, and a colour that is part of its name.
+ * @example
+ * marksOf(wordsOf(twinCard())).slice(0, 2) // [ 'orange', 'grey' ]
+ */
 export const marksOf = ({ name, wires, plugs }: CardWords): string[] => [
   ...new Set(
     `${name} ${wires} ${plugs}`

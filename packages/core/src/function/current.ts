@@ -4,6 +4,8 @@ import { temperatureFrom, type Metal } from '../temperature'
  * The direct current a coil should draw (Ohm's law).
  * @param input volts, the coil's ohms, ohms in series with it
  * @returns amperes; Infinity where there is no resistance at all
+ * @example
+ * expectedCurrent({ volts: 24, ohms: 8, seriesOhms: 0.2 }) // 2.9268
  */
 export function expectedCurrent({
   volts,
@@ -31,6 +33,9 @@ export interface CurrentCheck {
  * that sagged, shows only in volts taken under load. Direct current only.
  * @param input volts, ohms at `refC`, amperes, known series ohms, the winding's metal
  * @returns null where no current flows or none is expected: then nothing is implied
+ * @example
+ * currentCheck({ volts: 24, ohms: 8, amps: 2.5, seriesOhms: 0, refC: 20, material: 'copper' })
+ * // { expected: 3, deviationPct: -16.667, impliedSeriesOhms: 1.6, impliedWindingC: 70.9 }
  */
 export function currentCheck(input: {
   volts: number

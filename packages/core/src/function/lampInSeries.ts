@@ -5,6 +5,8 @@ const lampLaw = 0.55
  * 120 % of the lamp's volts; below 2 % the filament is cold and only amps and coilVolts mean anything.
  * @param input supply volts, coil ohms, the lamp's rated volts and watts
  * @returns amperes, volts across coil and lamp, and the lamp's share of its rated power; all 0 without volts
+ * @example
+ * lampInSeries({ volts: 24, coilOhms: 8, lampVolts: 24, lampWatts: 21 }).amps // 0.74742
  */
 export function lampInSeries(input: { volts: number; coilOhms: number; lampVolts: number; lampWatts: number }): {
   amps: number

@@ -22,7 +22,12 @@ export interface Contacts {
 const closedBelow = 5
 type Seen = 'closed' | 'open' | 'between'
 
-/** Works out what each contact pair did; with three terminals every pair but the coil, else those off the coil. */
+/**
+ * Works out what each contact pair did; with three terminals every pair but the coil, else those off the coil.
+ * @example
+ * contactsOf({ terminals: ['30', '85', '86', '87'], observations: [{ a: '30', b: '87', ohms: 'Infinity', energised: null }] }, ['85', '86']).pairs
+ * // [ [ '30', '87' ] ]
+ */
 export function contactsOf({ terminals, observations, joined = [] }: RelayInput, coil: TerminalPair): Contacts {
   const seen = new Map<string, Seen>()
   for (const { a, b, ohms, energised } of observations)

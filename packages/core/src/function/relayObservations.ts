@@ -22,10 +22,18 @@ export interface RelayInput {
   coilMax?: number
 }
 
-/** A pair whichever way round it was touched. */
+/**
+ * A pair whichever way round it was touched.
+ * @example
+ * sortedPair('87', '30') // [ '30', '87' ]
+ */
 export const sortedPair = (a: string, b: string): TerminalPair => (a < b ? [a, b] : [b, a])
 
-/** Every pair of the terminals, each and all sorted. */
+/**
+ * Every pair of the terminals, each and all sorted.
+ * @example
+ * allPairs(['30', '85', '86']).length // 3
+ */
 export function allPairs(terminals: string[]): TerminalPair[] {
   const sorted = [...terminals].sort()
   return sorted.flatMap((a, i) => sorted.slice(i + 1).map((b): TerminalPair => [a, b]))

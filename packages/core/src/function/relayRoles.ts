@@ -27,6 +27,9 @@ const manyCandidates = 12
  * Coil and contacts of a relay by elimination, and whether it does what it should (METHODS 7).
  * @param input terminals by name, readings at rest and driven, and what the card knows
  * @returns `coil` null where no pair, or more than one, could be it; `polarised` absent until both directions were tried
+ * @example
+ * relayRoles({ terminals: ['30', '85', '86', '87'], observations: [{ a: '85', b: '86', ohms: 90, energised: null }] }).verdict
+ * // 'undecided'
  */
 export function relayRoles(input: RelayInput): RelayRoles {
   const coil = coilOf(input)

@@ -3,6 +3,8 @@
  * larger windings; pi is not judged above 5 GΩ, and readings below the dew point do not count.
  * @param input ohms after 30, 60 and 600 seconds
  * @returns plain ratios; null for a ratio over 0 Ω
+ * @example
+ * absorption({ ohms30: 1.4e9, ohms60: 2.1e9, ohms600: 4.2e9 }) // { dar: 1.5, pi: 2 }
  */
 export function absorption(input: { ohms30: number; ohms60: number; ohms600?: number }): {
   dar: number | null

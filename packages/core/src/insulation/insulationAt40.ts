@@ -3,6 +3,8 @@
  * systems). Shown beside the raw value, never instead.
  * @param input ohms as read, the winding in °C
  * @returns ohms
+ * @example
+ * insulationAt40({ ohms: 2e9, windingC: 20 }) // 500000000
  */
 export function insulationAt40({ ohms, windingC }: { ohms: number; windingC: number }): number {
   return ohms * 0.5 ** ((40 - windingC) / 10)

@@ -38,6 +38,9 @@ const leastShareOfTest = 0.95
  * Judges an insulation reading by its ohms and by whether the test volts stood behind them (METHODS 6; IEEE 43-2013 5, 12).
  * @param input volts and ohms; `minVolts` is 0.95 of `testVolts` where it is not given
  * @returns `none` where it was still moving, the source sagged, or a bound proves nothing
+ * @example
+ * judgeInsulation({ ohms: 2.1e9, volts: 500, testVolts: 500, minOhms: 20e6, settled: true })
+ * // { verdict: 'within', reason: 'insulation-holds', leakageAmps: 2.381e-7 }
  */
 export function judgeInsulation(input: InsulationInput): InsulationJudgement {
   const { volts, kind = 'value', minOhms, settled } = input

@@ -1,7 +1,11 @@
 import type { Instrument, MeterRange, Quantity } from '../document'
 import { atMost } from '../conformance'
 
-/** The ranges an instrument has for a quantity, lowest first; none when it does not measure it. */
+/**
+ * The ranges an instrument has for a quantity, lowest first; none when it does not measure it.
+ * @example
+ * rangesFor(knobMeter, 'resistance').length // 6
+ */
 export function rangesFor(instrument: Instrument | undefined, quantity: Quantity): MeterRange[] {
   const ranges = instrument?.functions.find((one) => one.quantity === quantity)?.ranges ?? []
   return [...ranges].sort((a, b) => a.fullScale - b.fullScale)
@@ -11,6 +15,8 @@ export function rangesFor(instrument: Instrument | undefined, quantity: Quantity
  * The range a figure was shown on: the one written with it, else the lowest that holds it.
  * @param figure in the quantity's SI unit
  * @returns undefined when the instrument has no range for the quantity
+ * @example
+ * rangeOf(knobMeter, 'resistance', 318)?.fullScale // 2000
  */
 export function rangeOf(
   instrument: Instrument | undefined,

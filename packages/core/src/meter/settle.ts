@@ -24,6 +24,9 @@ const longWindow = 12
  * unsteady over the last twelve, or still waiting. Twelve that only rise or only fall are a large inductance taking its time.
  * @param input samples in time order; counts and resolution (SI) of the range they were read on
  * @returns `waiting` without a window for fewer than six samples; never throws
+ * @example
+ * settle({ samples: [0, 1, 2, 3, 4, 5].map((t) => ({ t, value: 318 })), counts: 2, resolution: 0.1 })
+ * // { state: 'settled', value: 318, low: 318, high: 318, from: 0 }
  */
 export function settle(input: { samples: TimedSample[]; counts: number; resolution: number }): Settled {
   const { samples, counts, resolution } = input

@@ -23,13 +23,21 @@ interface Solved {
  * star-mesh transformation (Kron reduction of the weighted Laplacian): conductances are only ever added, so nothing cancels.
  * @param input nodes and windings in ohms
  * @returns ohms; 0 where a = b, "Infinity" where nothing joins them
+ * @example
+ * pairResistance({ nodes: ['a', 'b', 'c'], windings: [{ id: '1', from: 'a', to: 'b', ohms: 322 }, { id: '2', from: 'b', to: 'c', ohms: 36.5 }], a: 'a', b: 'c' })
+ * // 358.5
  */
 export function pairResistance(input: NetworkInput): number | 'Infinity' {
   const { ohms } = solveNetwork(input)
   return Number.isFinite(ohms) ? ohms : 'Infinity'
 }
 
-/** Solves the network for a unit current from a to b; `shares` is empty where the pair is not joined. */
+/**
+ * Solves the network for a unit current from a to b; `shares` is empty where the pair is not joined.
+ * @example
+ * solveNetwork({ nodes: ['a', 'b'], windings: [{ id: '1', from: 'a', to: 'b', ohms: 10 }, { id: '2', from: 'a', to: 'b', ohms: 10 }], a: 'a', b: 'b' }).ohms
+ * // 5
+ */
 export function solveNetwork({ nodes, windings, a, b }: NetworkInput): Solved {
   const merged = mergeShorts(nodes, windings)
   const start = merged(a)

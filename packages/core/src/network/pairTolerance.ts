@@ -5,6 +5,9 @@ import { solveNetwork, type NetworkInput, type Resistor } from './pairResistance
  * dR/dRᵢ is the square of the winding's share of the current. For diagnosis, not for limits.
  * @param input as for pairResistance, each winding with its tolerance in percent of its ohms (rectangular)
  * @returns ohms; "Infinity" with u null where nothing joins the pair
+ * @example
+ * pairTolerance({ nodes: ['a', 'b'], windings: [{ id: '1', from: 'a', to: 'b', ohms: 318, tolerancePct: 10 }], a: 'a', b: 'b' })
+ * // { ohms: 318, u: 18.36 }
  */
 export function pairTolerance(
   input: Omit<NetworkInput, 'windings'> & { windings: (Resistor & { tolerancePct: number })[] },

@@ -38,6 +38,9 @@ const answered = new Set(['act', 'lamp'])
  * that keeps one clip where it is for as long as possible; a whole comes after its parts; what needs power comes last, what one
  * set-up serves together.
  * @param first checks whose steps come before all other readings: those that failed this unit before
+ * @example
+ * planSteps(prepareCard(twinCard())).map(({ kind }) => kind).slice(0, 4)
+ * // [ 'look', 'isolate', 'temperature', 'leads' ]
  */
 export function planSteps(prepared: PreparedCard, first: readonly string[] = noneFirst): Step[] {
   const steps = stepsOf(prepared)

@@ -45,6 +45,8 @@ export interface FormattedFigure {
 /**
  * Writes a figure with the prefix that leaves one to three digits before the mark and as many decimals as the meter gave.
  * @param value in SI units; ±Infinity and NaN are written as `∞`, `−∞` and `?`
+ * @example
+ * formatParts(11_400, 'resistance', { resolution: 100 }) // { digits: '11.4', unit: 'kΩ' }
  */
 export function formatParts(value: number, quantity: Quantity, options: FormatOptions = {}): FormattedFigure {
   const units = options.units ?? plainUnits
@@ -63,16 +65,28 @@ export function formatParts(value: number, quantity: Quantity, options: FormatOp
   return { digits: options.decimalComma ? text.replace('.', ',') : text, unit: scaled[1] + sign }
 }
 
-/** `formatParts` as one text with a thin space. */
+/**
+ * `formatParts` as one text with a thin space.
+ * @example
+ * formatFigure(11_400, 'resistance', { resolution: 100 }) // '11.4\u2009kΩ'
+ */
 export function formatFigure(value: number, quantity: Quantity, options: FormatOptions = {}): string {
   const { digits, unit } = formatParts(value, quantity, options)
   return unit === '' ? digits : `${digits}${thinSpace}${unit}`
 }
 
-/** The unit sign of a quantity without a prefix: `Ω`, `V`, `dB`; empty for a bare figure. */
+/**
+ * The unit sign of a quantity without a prefix: `Ω`, `V`, `dB`; empty for a bare figure.
+ * @example
+ * unitSign('inductance') // 'H'
+ */
 export const unitSign = (quantity: Quantity): string => signs[quantity]
 
-/** Bounds read as bounds: no decimals that nobody typed (`20 MΩ`, not `20.00 MΩ`). */
+/**
+ * Bounds read as bounds: no decimals that nobody typed (`20 MΩ`, not `20.00 MΩ`).
+ * @example
+ * formatBound(349.8, 'resistance') // '349.8\u2009Ω'
+ */
 export function formatBound(value: number, quantity: Quantity, options: FormatOptions = {}): string {
   const { digits, unit } = formatParts(value, quantity, options)
   const mark = options.decimalComma ? ',' : '.'
@@ -80,7 +94,11 @@ export function formatBound(value: number, quantity: Quantity, options: FormatOp
   return unit === '' ? short : `${short}${thinSpace}${unit}`
 }
 
-/** The prefix in which a figure of this size is spoken of: `k` for 11 400 Ω, '' for 318 Ω. */
+/**
+ * The prefix in which a figure of this size is spoken of: `k` for 11 400 Ω, '' for 318 Ω.
+ * @example
+ * prefixFor(11_400, 'resistance') // 'k'
+ */
 export function prefixFor(value: number, quantity: Quantity): string {
   return scaleFor(value, quantity, undefined)[1]
 }

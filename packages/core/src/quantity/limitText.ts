@@ -3,6 +3,8 @@ import type { Limit } from '../document'
 /**
  * A limit as people write it, so that `parseKindLimit` reads the same limit back; figures in SI without a prefix.
  * @returns '' for `none`
+ * @example
+ * limitText({ kind: 'band', min: 286.2, max: 349.8 }) // '286.2–349.8'
  */
 export function limitText(limit: Limit): string {
   switch (limit.kind) {

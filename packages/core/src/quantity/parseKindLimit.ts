@@ -10,6 +10,9 @@ type Parsed = Limit | { problem: LimitProblem }
  * right answers starred; every other kind by `parseLimit`. Ohms by length may be said for a foot or an inch.
  * @param input its `x` is what a curve's places are; a bare figure is in SI
  * @returns the limit in SI units, or what a person can mend; never throws
+ * @example
+ * parseKindLimit('insulation', { text: '> 20M @ 500V', quantity: 'insulation' })
+ * // { kind: 'insulation', minOhms: 20000000, minVolts: 475 }
  */
 export function parseKindLimit(kind: CheckKind, input: LimitText & { x?: Quantity }): Parsed {
   const text = input.text.trim()

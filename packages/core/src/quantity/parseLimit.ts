@@ -22,6 +22,9 @@ const shareOfTest = 0.95
  * `open > 1M`. Figures are read by `parseReading`, so prefixes, units and decimal marks are its own.
  * @param input text, the quantity its figures are in, and whether the comma is the decimal mark
  * @returns the limit in SI units, or what a person can mend; never throws
+ * @example
+ * parseLimit({ text: '318 ±10%', quantity: 'resistance' })
+ * // { kind: 'nominal', value: 318, minusPct: 10, plusPct: 10 }
  */
 export function parseLimit({ text, quantity, decimalComma = false }: LimitText): Parsed {
   if (text.length > longest) return { problem: 'too-long' }

@@ -31,7 +31,9 @@ const exponentNotANumber = 9.91e37
  * @param input text, the quantity it stands for, and whether the comma is the decimal mark
  * @returns figures in SI units (temperature in °C); `resolution` is what the last digit stands for. A warning stands in
  * `problem` while `kind` stays; `invalid` carries the problem that a person can act on. Never throws.
- * @example parseReading({ text: '7.40k', quantity: 'resistance' }) // value 7400, resolution 10
+ * @example
+ * parseReading({ text: '7.40k', quantity: 'resistance' })
+ * // { kind: 'value', value: 7400, resolution: 10, unitGiven: true }
  */
 export function parseReading({ text, quantity, decimalComma = false }: ReadingText): ParsedReading {
   if (text.length > longest) return invalid('too-long')

@@ -6,6 +6,9 @@ const parsedBefore = new WeakMap<Reading, { quantity: Quantity; parsed: ParsedRe
 /**
  * What a reading's text says, parsed once: an entry never changes. A leading `~` (not settled) is no part of the figure.
  * @param quantity what the text is read as
+ * @example
+ * parsedText({ taken: 'typed', text: '11.4k', decimalComma: false, kind: 'value', value: 11_400 }, 'resistance').value
+ * // 11400
  */
 export function parsedText(reading: Reading, quantity: Quantity): ParsedReading {
   const known = parsedBefore.get(reading)
@@ -14,7 +17,12 @@ export function parsedText(reading: Reading, quantity: Quantity): ParsedReading 
   return rememberParsed(reading, quantity, parseReading({ text: text.replace(/^\s*~/, ''), quantity, decimalComma }))
 }
 
-/** Keeps what was parsed to make a reading, for all who ask for it on its way to the record. */
+/**
+ * Keeps what was parsed to make a reading, for all who ask for it on its way to the record.
+ * @example
+ * rememberParsed({ taken: 'typed', text: '322', decimalComma: false, kind: 'value', value: 322 }, 'resistance', parseReading({ text: '322', quantity: 'resistance' })).value
+ * // 322
+ */
 export function rememberParsed(reading: Reading, quantity: Quantity, parsed: ParsedReading): ParsedReading {
   parsedBefore.set(reading, { quantity, parsed })
   return parsed

@@ -38,6 +38,9 @@ const unitRules: Partial<Record<Quantity, UnitRule>> = {
  * Reads one number with its prefix and unit sign, as a technician types it.
  * @param text one field, trimmed, with minus, micro and ohm signs already in one form
  * @returns the field, or the problem that stops it from being one; never throws
+ * @example
+ * readField('11,4k', 'resistance', true)
+ * // { mantissa: '11.4', places: 1, prefix: 'k', letterCode: false, exponentTyped: false }
  */
 export function readField(text: string, quantity: Quantity, decimalComma: boolean): Field | FieldProblem {
   if (quantity === 'resistance' || quantity === 'insulation') {
@@ -113,6 +116,8 @@ const unitWorth: Partial<Record<Quantity, Record<string, { power?: number; facto
 /**
  * The size of a field and of its last digit in SI units (temperature in °C), exactly as the decimal text gives them.
  * @param shared the prefix or unit of a neighbour that serves this field too
+ * @example
+ * scaleField(readField('11.4k', 'resistance', false), 'resistance') // { value: 11400, step: 100 }
  */
 export function scaleField(
   field: Field,

@@ -22,6 +22,8 @@ export type ReadingSetting = Pick<
 /**
  * Makes a reading of what was typed; the text is kept beside the figures. A leading `~` means that it had not settled.
  * @returns the reading, or the problem that keeps the text from being one
+ * @example
+ * typedReading('11.4k', 'resistance', false).reading.value // 11400
  */
 export function typedReading(
   text: string,
@@ -55,6 +57,9 @@ function figuresOf(
 /**
  * Whether a typed reading's figures are what its text says (CARD): a reading whose text and figures part is refused.
  * @returns the first field that differs, or null
+ * @example
+ * textMismatch({ taken: 'typed', text: '322', decimalComma: false, kind: 'value', value: 238 }, 'resistance')
+ * // 'value'
  */
 export function textMismatch(reading: Reading, quantity: Quantity): 'text' | 'kind' | 'value' | 'low' | 'high' | null {
   if (reading.taken !== 'typed' || reading.kind === 'answer') return null

@@ -6,6 +6,8 @@ const widening = 0.2
  * Whether a figure looks as if k, M or nothing was read for another prefix (METHODS 1).
  * @param input value and both limits, in one unit
  * @returns the factor the value must be multiplied by (1000 or 0.001), or null: no slip, or a limit is missing
+ * @example
+ * unitSlip({ value: 318_000, min: 286.2, max: 349.8 }) // { factor: 0.001 }
  */
 export function unitSlip({
   value,

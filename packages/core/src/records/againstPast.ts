@@ -13,6 +13,9 @@ export interface Change {
  * A unit against its own past on one check (GUM 5.1.2): what changed, and whether more than the two readings' uncertainties say.
  * @param now and before, both net of leads and metal at 20 °C, in one unit
  * @returns `percent` of what it was, null where it was 0
+ * @example
+ * againstPast({ value: 322, u: 1 }, { value: 300, u: 1 })
+ * // { difference: 22, u: 1.4142, percent: 7.3333, moved: true }
  */
 export function againstPast(now: Figure, before: Figure): Change {
   const difference = now.value - before.value

@@ -13,6 +13,9 @@ export interface RecordedFigure {
  * Limits learned from units known to be good (METHODS 8): `toleranceFromGood` over the good ones, s not below the readings' own u.
  * @param record figures of one check in one unit
  * @returns null for fewer than five good ones
+ * @example
+ * limitsFromRecord([318, 320, 316, 321, 319].map((value, i) => ({ unit: String(i), value, u: 1, good: true })))
+ * // { n: 5, mean: 318.8, s: 1.9235, k: 4.2746, min: 310.58, max: 327.02 }
  */
 export function limitsFromRecord(record: RecordedFigure[]): Tolerance | null {
   const good = record.filter((one) => one.good)

@@ -21,6 +21,9 @@ export interface MeterPair {
 /**
  * Meters compared on one check, over the units that two of them read (paired differences; GUM 5.1.2, 4.2.3).
  * @returns one row a pair of meters that share a unit, in the order they come
+ * @example
+ * metersCompared([{ unit: 'a', meter: 'm2', value: 318, u: 1 }, { unit: 'a', meter: 'k3', value: 322, u: 2 }])
+ * // [ { meters: [ 'm2', 'k3' ], n: 1, meanPct: -1.25, u: 0.69877, disagree: false } ]
  */
 export function metersCompared(record: MeterFigure[]): MeterPair[] {
   const meters = [...new Set(record.map((one) => one.meter))]

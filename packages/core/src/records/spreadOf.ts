@@ -16,6 +16,9 @@ export interface Spread {
  * statistics, Hyndman and Fan 1996, type 7), ends.
  * @param values finite figures in one unit; an open one is counted elsewhere
  * @returns null without values
+ * @example
+ * spreadOf([318, 320, 316, 321, 319])
+ * // { n: 5, mean: 318.8, s: 1.9235, median: 319, quartiles: [ 318, 320 ], min: 316, max: 321 }
  */
 export function spreadOf(values: number[]): Spread | null {
   const sorted = values.filter((one) => Number.isFinite(one)).sort((a, b) => a - b)

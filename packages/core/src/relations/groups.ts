@@ -6,6 +6,8 @@ export type PairReading = { a: string; b: string; value: number | 'Infinity' }
  * Which wires belong together: connected components over the pairs that read finite (METHODS 5).
  * @param input wires by name; a number of 1 MΩ or more is leakage, not a joint; a reading naming another wire is ignored
  * @returns the groups, each and all sorted by code unit
+ * @example
+ * groups({ wires: ['O', 'G', 'V'], readings: [{ a: 'O', b: 'G', value: 322 }] }) // [ [ 'G', 'O' ], [ 'V' ] ]
  */
 export function groups({ wires, readings }: { wires: string[]; readings: PairReading[] }): string[][] {
   const parent = new Map(wires.map((wire) => [wire, wire]))

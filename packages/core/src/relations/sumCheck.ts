@@ -18,6 +18,8 @@ export interface SumResult {
  * @param input parts and whole in ohms at one temperature; `sharedOhms` stands in every reading, `uLead` is a zero's
  * uncertainty common to all of them and then left out of each u
  * @returns residual = Σparts − whole − sharedOhms·(n−1); `allowed` is 2u + 1 % of the whole
+ * @example
+ * sumCheck({ parts: [{ value: 322, u: 1 }, { value: 36.5, u: 0.2 }], whole: { value: 358.4, u: 1 } }).residual // 0.1
  */
 export function sumCheck(input: { parts: Figure[]; whole: Figure; sharedOhms?: number; uLead?: number }): SumResult {
   const { parts, whole, sharedOhms = 0, uLead = 0 } = input

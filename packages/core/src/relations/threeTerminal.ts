@@ -27,6 +27,8 @@ const pairs = [
  * with an open run winding is `single`.
  * @param input the three pairs in ohms ("Infinity", or 1 MΩ and more, is open) and the standard uncertainty of one reading
  * @returns the kind, the pins' parts for split-phase, the ohms of a winding for balanced
+ * @example
+ * threeTerminal({ ab: 4.9, bc: 16.6, ca: 11.7, u: 0.05 }).kind // 'split-phase'
  */
 export function threeTerminal(input: { ab: Ohms; bc: Ohms; ca: Ohms; u: number }): ThreeTerminal {
   const read = pairs.map(({ key, pins }) => ({ pins, ohms: finiteOhms(input[key]) }))

@@ -5,6 +5,9 @@ import type { Figure } from './sumCheck'
  * Whether two windings are alike (METHODS 5). `within` means alike, never within a specification.
  * @param input both figures in one unit; allowedPct defaults to 5
  * @returns the difference in percent of the mean with its u; both null and `none` where the mean is 0
+ * @example
+ * twinCheck({ a: { value: 318, u: 1 }, b: { value: 330, u: 1 } })
+ * // { differencePct: -3.7037, u: 0.43656, verdict: 'within' }
  */
 export function twinCheck(input: { a: Figure; b: Figure; allowedPct?: number }): {
   differencePct: number | null

@@ -7,6 +7,8 @@ const gauges = Array.from({ length: 57 }, (_, awg) => awg)
  * The whole gauge (0 to 56) nearest by overall diameter, with all that the micrometer cannot tell apart (METHODS 10).
  * @param input overall diameter and its standard uncertainty in mm, the film's build
  * @returns candidates within 2u and the nearest itself, ascending
+ * @example
+ * gaugeFromOverall({ overallMm: 0.16, build: 'single', uMm: 0.01 }) // { awg: 35, candidates: [ 34, 35 ] }
  */
 export function gaugeFromOverall(input: { overallMm: number; build: 'single' | 'heavy'; uMm: number }): {
   awg: number

@@ -7,6 +7,9 @@ import { buildPerTurnMm, coreTurnMm, type CoilGeometry } from './windCoil'
  * Copper, brought to 20 °C.
  * @param input turns and ohms so far, the winding's °C, the target in turns or ohms at 20 °C, geometry in mm
  * @returns ohms per turn at 20 °C on average so far, and what the target comes to; null before the first turn or ohm
+ * @example
+ * progress({ shape: { kind: 'round', coreMm: 10 }, overallMm: 0.1, traverseMm: 10, packing: 0.8, turnsSoFar: 500, ohmsSoFar: 50, atC: 20, target: { turns: 1000 } })
+ * // { ohmsPerTurn: 0.1, projectedOhms20AtTargetTurns: 105.88 }
  */
 export function progress(
   input: CoilGeometry & {

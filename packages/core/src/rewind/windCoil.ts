@@ -14,7 +14,11 @@ export interface CoilGeometry {
   packing: number
 }
 
-/** The length of one turn on the bare core, in mm; each mm of build adds π mm to the mean turn. */
+/**
+ * The length of one turn on the bare core, in mm; each mm of build adds π mm to the mean turn.
+ * @example
+ * coreTurnMm({ kind: 'racetrack', coreLengthMm: 60, coreWidthMm: 5 }) // 125.71
+ */
 export function coreTurnMm(shape: CoilShape): number {
   switch (shape.kind) {
     case 'round':
@@ -26,7 +30,11 @@ export function coreTurnMm(shape: CoilShape): number {
   }
 }
 
-/** How much one turn adds to the build, in mm. */
+/**
+ * How much one turn adds to the build, in mm.
+ * @example
+ * buildPerTurnMm({ shape: { kind: 'round', coreMm: 10 }, overallMm: 0.1, traverseMm: 10, packing: 0.8 }) // 0.00125
+ */
 export const buildPerTurnMm = ({ overallMm, traverseMm, packing }: CoilGeometry): number =>
   overallMm ** 2 / (packing * traverseMm)
 
@@ -34,6 +42,9 @@ export const buildPerTurnMm = ({ overallMm, traverseMm, packing }: CoilGeometry)
  * What so many turns come to (METHODS 10; mean turn × turns): build, mean turn, wire and resistance.
  * @param input geometry in mm, turns, ohms per metre at 20 °C
  * @returns mm, metres, ohms at 20 °C
+ * @example
+ * windCoil({ shape: { kind: 'round', coreMm: 10 }, overallMm: 0.1, traverseMm: 10, packing: 0.8, turns: 1000, ohmsPerMetre: 3 })
+ * // { meanTurnMm: 35.343, buildMm: 1.25, lengthM: 35.343, ohms20: 106.03 }
  */
 export function windCoil(input: CoilGeometry & { turns: number; ohmsPerMetre: number }): {
   meanTurnMm: number

@@ -14,10 +14,18 @@ export interface Wire {
   gramsPerMetre: number
 }
 
-/** The bare diameter of a gauge in mm, whole or not (ASTM B258). */
+/**
+ * The bare diameter of a gauge in mm, whole or not (ASTM B258).
+ * @example
+ * bareOfGauge(36) // 0.127
+ */
 export const bareOfGauge = (awg: number): number => 0.127 * 92 ** ((36 - awg) / 39)
 
-/** The gauge of a bare diameter in mm, not rounded. */
+/**
+ * The gauge of a bare diameter in mm, not rounded.
+ * @example
+ * gaugeOfBare(0.127) // 36
+ */
 export const gaugeOfBare = (bareMm: number): number => 36 - (39 * Math.log(bareMm / 0.127)) / Math.log(92)
 
 /**
@@ -25,6 +33,8 @@ export const gaugeOfBare = (bareMm: number): number => 36 - (39 * Math.log(bareM
  * NEMA MW 1000). An estimate, for coarse wire nearer the least film than the usual one: a supplier's table wins.
  * @param input `awg` or `bareMm` (above 0)
  * @returns mm, mm², ohms per metre at 20 °C, grams of copper per metre
+ * @example
+ * wire({ awg: 36 }).ohmsPerMetre20 // 1.361
  */
 export function wire(input: { awg: number } | { bareMm: number }): Wire {
   const bareMm = 'awg' in input ? bareOfGauge(input.awg) : input.bareMm

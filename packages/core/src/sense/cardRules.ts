@@ -6,7 +6,11 @@ import type { Remark } from './rule'
 export type CardRemark = Remark & { check: string }
 export type CardRule = (checks: PreparedCheck[]) => CardRemark[]
 
-/** A winding's limit without a minimum: a short would pass. */
+/**
+ * A winding's limit without a minimum: a short would pass.
+ * @example
+ * noFloor([...prepareCard(twinCard()).checks.values()], twinCard()) // []
+ */
 export const noFloor: CardRule = (checks) =>
   checks.flatMap(({ id, kind, toFrame, touches, limits }) => {
     if (kind !== 'resistance' || toFrame || touches.size === 0) return []
@@ -16,7 +20,11 @@ export const noFloor: CardRule = (checks) =>
     return bare ? [{ id: 'no-floor', severity: 'warn', params: { check: id }, check: id }] : []
   })
 
-/** Limits that contradict each other: the whole against its parts, two of one grade without overlap. */
+/**
+ * Limits that contradict each other: the whole against its parts, two of one grade without overlap.
+ * @example
+ * limitsConflict([...prepareCard(twinCard()).checks.values()], twinCard()) // []
+ */
 export const limitsConflict: CardRule = (checks) =>
   checks.flatMap(({ id, limits }) => {
     const found = Object.values(limits).flatMap((some) => apart(some) ?? againstParts(some) ?? [])
@@ -52,6 +60,8 @@ const bandText = ({ band }: PreparedLimit): string => `${band.min ?? ''}–${ban
 /**
  * What is to be said of a card before it is published (SENSE, Judging).
  * @returns one remark a check and rule, in the card's order
+ * @example
+ * cardRemarks(twinCard()) // []
  */
 export function cardRemarks(card: Card): CardRemark[] {
   const { checks } = prepareCard(card)

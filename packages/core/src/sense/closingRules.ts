@@ -17,7 +17,11 @@ export type ClosingRule = (closing: Closing) => Remark | null
 /** Families where shorted turns hide from ohms. */
 export const ohmsMiss: Family[] = ['ignition-stator', 'charging-stator', 'low-ohm-stator', 'ignition-coil', 'coil-pack']
 
-/** Some group of joined windings never tested to frame, or some pin never read. */
+/**
+ * Some group of joined windings never tested to frame, or some pin never read.
+ * @example
+ * windingsUntested(scenes.low().closing)?.params // { groups: 'G V', pins: 'T V VW' }
+ */
 export const windingsUntested: ClosingRule = ({ bench, all, checks }) => {
   const { card, groups } = bench.prepared
   const judged = all.filter((one) => !bench.tape.gone.has(one.entry.id) && one.verdict !== 'none')
@@ -38,7 +42,11 @@ export const windingsUntested: ClosingRule = ({ bench, all, checks }) => {
   }
 }
 
-/** No fault found by ohms on a family whose faults ohms are known to miss. */
+/**
+ * No fault found by ohms on a family whose faults ohms are known to miss.
+ * @example
+ * staticOnly({ ...scenes.sound().closing, noFaultFound: true })?.id // 'static-only'
+ */
 export const staticOnly: ClosingRule = ({ bench, checks, noFaultFound }) => {
   const dynamic = checks.some(
     (one) => ['ac-output', 'dc-output', 'response'].includes(one.check.kind) && one.verdict === 'within',
@@ -48,14 +56,22 @@ export const staticOnly: ClosingRule = ({ bench, checks, noFaultFound }) => {
     : null
 }
 
-/** The complaint comes and goes, and no lead was flexed to frame. */
+/**
+ * The complaint comes and goes, and no lead was flexed to frame.
+ * @example
+ * flexTheLead(scenes.sound().closing) // null
+ */
 export const flexTheLead: ClosingRule = ({ bench, all }) => {
   const intermittent = bench.run.unit.complaint.includes('intermittent')
   const flexed = all.some((one) => one.entry.reading.conditions?.state?.includes('flexed'))
   return intermittent && !flexed ? { id: 'flex-the-lead', severity: 'warn', params: {} } : null
 }
 
-/** Repaired, and the tests that failed it were not made again. */
+/**
+ * Repaired, and the tests that failed it were not made again.
+ * @example
+ * retestMissing(scenes.sound().closing) // null
+ */
 export const retestMissing: ClosingRule = ({ bench, all, checks, stood }) => {
   if (bench.tape.works.length === 0) return null
   const failed = new Set(all.filter((one) => one.verdict === 'outside' && stood(one)).map((one) => one.check.id))
@@ -65,7 +81,11 @@ export const retestMissing: ClosingRule = ({ bench, all, checks, stood }) => {
     : null
 }
 
-/** It operated, and neither contacts nor travel were looked at: a click proves the magnet alone. */
+/**
+ * It operated, and neither contacts nor travel were looked at: a click proves the magnet alone.
+ * @example
+ * clickOnly(scenes.sound().closing) // null
+ */
 export const clickOnly: ClosingRule = ({ checks }) => {
   const acted = checks.some((one) => one.check.kind === 'act' && one.verdict === 'within')
   const left = checks.filter(
@@ -78,7 +98,11 @@ export const clickOnly: ClosingRule = ({ checks }) => {
 
 const outputKinds = new Set(['ac-output', 'dc-output', 'response', 'inductance'])
 
-/** Two methods on one part contradict each other: one was not what it seemed, and output is the stronger. */
+/**
+ * Two methods on one part contradict each other: one was not what it seemed, and output is the stronger.
+ * @example
+ * testsDisagree(scenes.sound().closing) // null
+ */
 export const testsDisagree: ClosingRule = ({ checks }) => {
   const params = contradiction(checks)
   return params && { id: 'tests-disagree', severity: 'warn', params }
@@ -105,7 +129,11 @@ function contradiction(checks: CheckState[]): Remark['params'] | null {
   return balanced && shorted ? params(balanced, shorted) : null
 }
 
-/** Rewound, and not tested to frame since it was fixed: fixing can pinch. */
+/**
+ * Rewound, and not tested to frame since it was fixed: fixing can pinch.
+ * @example
+ * noGroundAfter(scenes.sound().closing) // null
+ */
 export const noGroundAfter: ClosingRule = ({ bench, all, checks }) => {
   const works = bench.tape.works
   const last = works.findLast((work) => work.what === 'rewind' || work.what === 'fix')
@@ -117,7 +145,11 @@ export const noGroundAfter: ClosingRule = ({ bench, all, checks }) => {
   return since ? null : { id: 'no-ground-after', severity: 'stop', params: {} }
 }
 
-/** Shorted turns named for a winding that reads high: shorts lower resistance. */
+/**
+ * Shorted turns named for a winding that reads high: shorts lower resistance.
+ * @example
+ * highIsNotShorted(scenes.sound().closing) // null
+ */
 export const highIsNotShorted: ClosingRule = ({ bench, checks }) => {
   const decision = bench.tape.entries.findLast(
     (entry) => entry.kind === 'decision' && !bench.tape.takenBack.has(entry.id),

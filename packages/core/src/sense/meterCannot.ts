@@ -7,6 +7,8 @@ import type { Evaluation } from '../judgement'
  * The uncertainty at the middle of the limits, where it decides that no reading of this meter could be `within`: the window
  * is under 4u (accuracy, resolution and an applying zero; no temperature, no assumed leads).
  * @returns the window and u in ohms, or null where the meter can
+ * @example
+ * meterCannot(scenes.sound().of('low')) // null
  */
 export function meterCannot(evaluation: Evaluation): { window: number; u: number } | null {
   const { limit, instrument, quantity, rule, leads } = evaluation

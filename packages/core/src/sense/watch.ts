@@ -21,7 +21,11 @@ export interface Watch {
 
 const rank = { stop: 0, warn: 1, note: 2 } as const
 
-/** Looks over the whole tape, reading by reading, as it then stood; `evaluations` are judged with all that is known now. */
+/**
+ * Looks over the whole tape, reading by reading, as it then stood; `evaluations` are judged with all that is known now.
+ * @example
+ * watch(scenes.low().bench, new Map([[scenes.low().of('low').entry.id, scenes.low().of('low')]])).firings.length // 0
+ */
 export function watch(bench: Bench, evaluations: Map<string, Evaluation>): Watch {
   const { entries } = bench.tape
   const { state, from } = resume(bench, evaluations)
@@ -195,7 +199,12 @@ class Watcher {
   }
 }
 
-/** Every rule that fires at a moment, in table order. */
+/**
+ * Every rule that fires at a moment, in table order.
+ * @example
+ * fired({ bench: scenes.sound().bench, evaluation: scenes.sound().of('low'), before: [], standing: scenes.sound().standing, relations: [], earlier: [] }).length
+ * // 0
+ */
 export function fired(moment: Moment, rules: ReadingRule[] = readingRules): { rule: ReadingRule; remark: Remark }[] {
   const all: { rule: ReadingRule; remark: Remark }[] = []
   for (const rule of rules) {

@@ -16,6 +16,8 @@ export interface BarToBar {
  * @param input values in one unit, "Infinity" for an open one (always flagged high and left out of the figures);
  * allowedPct defaults to 8
  * @returns indices from 0; figures null where nothing finite was read, spreadPct null where the median is 0
+ * @example
+ * barToBar({ values: [0.41, 0.42, 0.3, 0.41] }).flagged // [ { index: 2, direction: 'low' } ]
  */
 export function barToBar(input: { values: (number | 'Infinity')[]; allowedPct?: number }): BarToBar {
   const { values, allowedPct = 8 } = input

@@ -9,6 +9,8 @@ export interface CurvePoint {
  * The ohms a curve gives at a place between its points: linear, or with ln(ohms) linear in x (`log`, thermistors).
  * @param points in any order, each x once
  * @returns null off the curve: nothing is extrapolated
+ * @example
+ * onCurve([{ x: 0, ohms: 10 }, { x: 50, ohms: 72 }], 25) // 41
  */
 export function onCurve(points: CurvePoint[], x: number, scale?: 'log'): number | null {
   const sorted = [...points].sort((a, b) => a.x - b.x)
@@ -26,6 +28,9 @@ export function onCurve(points: CurvePoint[], x: number, scale?: 'log'): number 
  * A sender or thermistor read at one place against its curve, by the guarded rule (METHODS 8).
  * @param input the curve in ohms, the tolerance in percent of what it gives, the place, the reading and its u in ohms
  * @returns `none`, `off-curve` beyond its ends
+ * @example
+ * senderCurve({ points: [{ x: 0, ohms: 10 }, { x: 50, ohms: 72 }], tolerancePct: 10, x: 25, value: 42, u: 0.3 })
+ * // { expected: 41, verdict: 'within' }
  */
 export function senderCurve(input: {
   points: CurvePoint[]
@@ -41,7 +46,11 @@ export function senderCurve(input: {
   return { expected, verdict: judgeValue({ value, u, ...curveBand(expected, tolerancePct), rule: 'guarded' }).verdict }
 }
 
-/** The band around a curve's figure, in ohms. */
+/**
+ * The band around a curve's figure, in ohms.
+ * @example
+ * curveBand(270, 8) // { min: 248.4, max: 291.6 }
+ */
 export function curveBand(expected: number, tolerancePct: number): { min: number; max: number } {
   return { min: rounded(expected * (1 - tolerancePct / 100)), max: rounded(expected * (1 + tolerancePct / 100)) }
 }

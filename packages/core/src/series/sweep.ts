@@ -10,6 +10,9 @@ export interface SweepSample {
  * @param input samples in the order taken, ohms; a step against the overall direction of more than dropOhms drops out
  * @returns indices of drop-outs (an open sample, or the later of two finite neighbours); `monotonic` over the finite samples,
  * equal neighbours keep it, null for fewer than two
+ * @example
+ * sweep({ samples: [{ x: 0, ohms: 10 }, { x: 1, ohms: 'Infinity' }, { x: 2, ohms: 30 }], dropOhms: 2 })
+ * // { dropouts: [ 1 ], monotonic: true }
  */
 export function sweep(input: { samples: SweepSample[]; dropOhms: number }): {
   dropouts: number[]

@@ -19,6 +19,9 @@ export interface Tolerance {
  * normal tolerance factor, as in ISO 16269-6).
  * @param input the units' figures in one unit; `u` the readings' own standard uncertainty, which s is never below
  * @returns null for fewer than five; min is not below 0
+ * @example
+ * toleranceFromGood({ values: [318, 320, 316, 321, 319] })
+ * // { n: 5, mean: 318.8, s: 1.9235, k: 4.2746, min: 310.58, max: 327.02 }
  */
 export function toleranceFromGood({ values, u = 0 }: { values: number[]; u?: number }): Tolerance | null {
   const n = values.length

@@ -11,7 +11,11 @@ export interface Chance {
   normal: () => number
 }
 
-/** A stream from a seed (xoroshiro128+; normal by Box and Muller). */
+/**
+ * A stream from a seed (xoroshiro128+; normal by Box and Muller).
+ * @example
+ * chanceFrom(7).between(0, 10) === chanceFrom(7).between(0, 10) // true
+ */
 export function chanceFrom(seed: number): Chance {
   const source = xoroshiro128plus(seed)
   const uniform = () => uniformFloat64(source)

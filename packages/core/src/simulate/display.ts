@@ -18,7 +18,12 @@ const prefixes = [
   [1, ''],
 ] as const
 
-/** The last figure a meter showed of a held measurement, with the prefix of its range. */
+/**
+ * The last figure a meter showed of a held measurement, with the prefix of its range.
+ * @example
+ * display(meterOf(pocketMeter, chanceFrom(7)), 'resistance', [{ t: 0, quantity: 'resistance', range: 600, value: 318.2 }]).text
+ * // '318.2'
+ */
 export function display(meter: SimulatedMeter, quantity: Quantity, samples: Sample[]): Shown {
   const last = samples.at(-1)
   const range = rangesFor(meter.instrument, quantity).find((one) => one.fullScale === last?.range)

@@ -30,6 +30,9 @@ export interface Hold extends Surroundings {
 /**
  * Ohms while two probes are held on a part: time-stepped samples as a meter on a wire would send them.
  * @param chance fixes every figure
+ * @example
+ * hold(partOf(twinCard()), { at: ['O', 'G'], celsius: 20, meter: meterOf(pocketMeter, chanceFrom(7)), seconds: 2 }, chanceFrom(7)).length
+ * // 8
  */
 export function hold(part: SimulatedPart, question: Hold, chance: Chance): Sample[] {
   const { at, meter, contact = goodContact, seconds, rate = 4, range, celsius } = question

@@ -21,6 +21,8 @@ export interface TestSample {
 /**
  * Insulation under test: it takes seconds to take up its charge, and a leak pulls the tester's volts down (IEEE 43-2013 5).
  * @returns volts and ohms a second apart as a tester shows them
+ * @example
+ * testInsulation(partOf(twinCard()), { at: ['O', 'frame'], celsius: 20, seconds: 5 }, chanceFrom(7)).length // 5
  */
 export function testInsulation(
   part: SimulatedPart,

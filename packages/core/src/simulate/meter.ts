@@ -20,7 +20,11 @@ export interface SimulatedMeter {
   hunting: number
 }
 
-/** A meter fresh from the drawer, its gain somewhere inside its accuracy. */
+/**
+ * A meter fresh from the drawer, its gain somewhere inside its accuracy.
+ * @example
+ * meterOf(knobMeter, chanceFrom(7)).leadOhms // 0.11
+ */
 export function meterOf(instrument: Instrument, chance: Chance, leadOhms = 0.11): SimulatedMeter {
   const percent = rangesFor(instrument, 'resistance')[0]?.percentOfReading ?? 1
   return {
@@ -38,6 +42,9 @@ export function meterOf(instrument: Instrument, chance: Chance, leadOhms = 0.11)
  * @param true_ the figure at its tips in SI units, Infinity for no path; leads are added here, for ohms
  * @param step how many samples it has been held, from 0: a meter that hunts stands on its wrong ranges first
  * @param set the full scale set by hand
+ * @example
+ * show(meterOf(knobMeter, chanceFrom(7)), 'resistance', 5e3, { t: 0, step: 0, chance: chanceFrom(7), set: 200 })
+ * // { t: 0, quantity: 'resistance', range: 200, over: true }
  */
 export function show(
   meter: SimulatedMeter,

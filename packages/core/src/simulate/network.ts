@@ -13,6 +13,8 @@ export interface Surroundings {
  * The resistors a part is at a temperature, with the faults that show there. Leakage through sound insulation is left out:
  * it is what an insulation tester sees.
  * @returns nodes and resistors in ohms, ready for `solveNetwork`
+ * @example
+ * networkOf(partOf(twinCard()), { celsius: 20 }).windings.length // 3
  */
 export function networkOf(part: SimulatedPart, at: Surroundings): { nodes: string[]; windings: Resistor[] } {
   const shows = (fault: Fault) =>
@@ -53,7 +55,11 @@ export function networkOf(part: SimulatedPart, at: Surroundings): { nodes: strin
   return { nodes, windings }
 }
 
-/** Ohms between two terminals of a part as it is there and then; Infinity where nothing joins them. */
+/**
+ * Ohms between two terminals of a part as it is there and then; Infinity where nothing joins them.
+ * @example
+ * ohmsBetween(partOf(twinCard(), [{ kind: 'open-winding', winding: 'high' }]), ['O', 'T'], { celsius: 20 }) // Infinity
+ */
 export function ohmsBetween(part: SimulatedPart, [a, b]: [string, string], at: Surroundings): number {
   return solveNetwork({ ...networkOf(part, at), a, b }).ohms
 }

@@ -23,6 +23,9 @@ export interface DriveSample {
  * A part under direct current: it warms itself, its ohms rise and its current falls.
  * @param seriesOhms added in the loop, as corrosion would
  * @returns samples a second apart, from the moment it is switched on
+ * @example
+ * drive(partOf(valveCard()), { at: ['1', '2'], celsius: 20, seconds: 3, supply: { volts: 24, limitAmps: 5, sourceOhms: 0 } })[0].amps
+ * // 3
  */
 export function drive(
   part: SimulatedPart,

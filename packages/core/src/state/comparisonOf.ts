@@ -7,6 +7,8 @@ import type { RunState } from './runState'
  * (METHODS 3), and the checks that were outside.
  * @param as what the run is to the other: an earlier day of the same unit, its twin
  * @returns open readings give no figure; a failed check is named whether it gave one or not
+ * @example
+ * comparisonOf(scenes.sound().state, 'earlier').figures[0].value // 322
  */
 export function comparisonOf(state: RunState, as: Comparison['as']): Comparison {
   const { run, checks } = state

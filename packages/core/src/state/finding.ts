@@ -54,7 +54,12 @@ export interface FindingInput {
 /** Borderline for a reason that no digits would settle: it holds the finding whatever its conformance. */
 const holding: ReadonlySet<string> = new Set(['guess', 'zero-leads-first', 'low-voltage-test'])
 
-/** What was found, from the readings that count (METHODS 4, finding, and 11). */
+/**
+ * What was found, from the readings that count (METHODS 4, finding, and 11).
+ * @example
+ * findingOf({ bench: scenes.low().bench, checks: scenes.low().state.checks, relations: [], evaluations: scenes.low().all, explained: new Set(), heldBack: new Set() }).word
+ * // 'fault-found'
+ */
 export function findingOf(input: FindingInput): Finding {
   const faults: Fault[] = []
   const open: OpenPoint[] = []
@@ -182,7 +187,11 @@ function readsHighAgain(bench: Bench, odd: Evaluation, evaluations: Evaluation[]
   return twice && clipped ? 'stands' : byClips ? 'again-clips' : 'again'
 }
 
-/** A residual that stands after every part was retaken with clips is a joint (positive) or another wiring (negative). */
+/**
+ * A residual that stands after every part was retaken with clips is a joint (positive) or another wiring (negative).
+ * @example
+ * sumStands(scenes.sound().bench, scenes.sound().state.relations[0], scenes.sound().all) // null
+ */
 export function sumStands(
   bench: Bench,
   state: RelationState,

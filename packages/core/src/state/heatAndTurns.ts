@@ -21,6 +21,8 @@ export interface LostShare {
  * Left out: what follows no metal's law, what was not judged, what is expected open.
  * @param c the temperature, °C
  * @returns ohms, a line a check
+ * @example
+ * expectedAt(scenes.sound().state, 80)[0] // { check: 'low', ohms: 397.91 }
  */
 export const expectedAt = (state: RunState, c: number): HotFigure[] =>
   state.checks.flatMap(({ check, points }) => {
@@ -37,6 +39,8 @@ export const expectedAt = (state: RunState, c: number): HotFigure[] =>
  * The share of its turns that each single winding could have lost and still read as it does, had it begun at its upper limit.
  * Left out: checks over several windings, readings at or above the limit, checks without an upper limit.
  * @returns a line a check, in the card's order
+ * @example
+ * sharesThatCouldBeGone(scenes.sound().state)[0].share // 0.079474
  */
 export const sharesThatCouldBeGone = (state: RunState): LostShare[] =>
   state.checks.flatMap(({ check, points }) => {

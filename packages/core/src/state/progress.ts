@@ -20,7 +20,12 @@ export interface StepState {
   entry?: string
 }
 
-/** How far each step is, and which one the bench stands at: a held one first, else the first that is not finished. */
+/**
+ * How far each step is, and which one the bench stands at: a held one first, else the first that is not finished.
+ * @example
+ * progressOf(scenes.low().bench, planSteps(scenes.low().prepared), scenes.low().state.checks, [], scenes.low().state.finding, false).current
+ * // 'look'
+ */
 export function progressOf(
   bench: Bench,
   steps: Step[],

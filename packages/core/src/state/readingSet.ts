@@ -22,6 +22,9 @@ const curveSteps = 40
 /**
  * What belongs together of a check: bars, leads or places on a curve, with what all of them are held against (METHODS 8).
  * @returns points that were read and judged or at least have a net figure; those without a number or place are left out
+ * @example
+ * ((scene) => readingSet(scene.state, scene.check('bars')).points[3])(scenes.bars())
+ * // { at: 4, value: 0.3, verdict: 'outside' }
  */
 export function readingSet(state: RunState, check: PreparedCheck): ReadingSet {
   const stated = check.stated[0]?.limit

@@ -18,6 +18,9 @@ const afterClosing = new Set(['decision', 'outcome', 'note'])
  * Whether an entry cannot belong to a run's tape (CARD, Entries). It is never refused for how it would be judged.
  * @param run the run with the entries in front of this one
  * @param closed whether a decision has closed the run
+ * @example
+ * refusalOf(scenes.sound().run, true, { ...scenes.sound().of('low').entry, id: 'late' })
+ * // { kind: 'conflict', field: 'kind', sentence: 'is a reading, and this run is closed; start another run for the unit' }
  */
 export function refusalOf(run: Run, closed: boolean, entry: Entry): Refusal | null {
   if (entry.run !== run.id) return refused('run', `names another run (${entry.run}) than the one it was sent to`)

@@ -54,6 +54,8 @@ export interface RunState {
  * Judges a run: which readings count, verdicts, relations, remarks, finding and step (CARD; METHODS 4, 11; SENSE).
  * @param run a valid run; its card may be a draft or a sketch
  * @returns the same state for the same entries, however they were batched; never throws on a valid run
+ * @example
+ * runState(scenes.low().run).finding.faults[0].side // 'low'
  */
 export function runState(run: Run): RunState {
   const prepared = prepareCard(run.card, run.unit.variant)
@@ -122,7 +124,11 @@ const failedBefore = ({ compare }: Run): string[] => compare?.find((one) => one.
 const holdsOf = (firings: Firing[]): Set<string> =>
   new Set(firings.flatMap((one) => (one.severity === 'stop' && !one.answered ? one.holds : [])))
 
-/** Whether a decision other than more-tests stands: only decisions, outcomes and notes follow it. */
+/**
+ * Whether a decision other than more-tests stands: only decisions, outcomes and notes follow it.
+ * @example
+ * isClosed(scenes.sound().run) // false
+ */
 export function isClosed({ entries }: Pick<Run, 'entries'>): boolean {
   const takenBack = takenBackIn(entries)
   return entriesThatStand({ entries, takenBack }, 'decision').some((entry) => entry.what !== 'more-tests')
@@ -218,7 +224,12 @@ function untestedChecks(checks: CheckState[]): string[] {
     .map((one) => one.check.id)
 }
 
-/** Stops that are due before anything is touched at a step, not yet answered (SENSE, set-up rows). */
+/**
+ * Stops that are due before anything is touched at a step, not yet answered (SENSE, set-up rows).
+ * @example
+ * setUpRemarks(scenes.sound().state, { check: 'low', at: '2026-03-02T10:00:00.000Z', by: 'p', instrument: 'm2' }).length
+ * // 0
+ */
 export function setUpRemarks(
   state: RunState,
   question: { check: string; at: string; by: string } & Pick<
@@ -268,5 +279,9 @@ export function setUpRemarks(
     .map(({ remark }) => remark)
 }
 
-/** The run under another card revision: a second opinion, nothing is rewritten. */
+/**
+ * The run under another card revision: a second opinion, nothing is rewritten.
+ * @example
+ * judgedBy(scenes.low().run, { ...scenes.low().run.card, revision: 2 }).run.card.revision // 2
+ */
 export const judgedBy = (run: Run, card: Card): RunState => runState({ ...run, card })

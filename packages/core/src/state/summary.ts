@@ -31,7 +31,11 @@ export interface VerdictRow {
   }[]
 }
 
-/** The verdicts of a run, one row a check (CARD, last paragraph). */
+/**
+ * The verdicts of a run, one row a check (CARD, last paragraph).
+ * @example
+ * summarise(scenes.low().state).finding // 'fault-found'
+ */
 export function summarise(state: RunState): Summary {
   return {
     core: state.core,

@@ -14,6 +14,9 @@ export interface CorrectionInput {
  * Brings a metal winding's reading to the limits' reference temperature (METHODS 3; GUM 5.1.2).
  * @param input ohms and u in ohms, temperatures and their standard uncertainties in °C
  * @returns ohms and u at the reference, with the parts that the two temperatures add
+ * @example
+ * correctToReference({ ohms: 358, u: 1, partC: 55, uPartC: 1.2, refC: 20, uRefC: 0, material: 'copper' }).ohms
+ * // 314.72
  */
 export function correctToReference(input: CorrectionInput) {
   const b = beta[input.material]

@@ -7,6 +7,7 @@ import {
   type PreparedCheck,
   type Tape,
 } from '../judgement'
+import type { Closing } from '../sense'
 import type { RunState } from '../state'
 import { chargingCard, twinCard } from './cards'
 import { armatureCard, compressorCard, leadsCard, pickupCard, relayCard, senderCard, valveCard } from './kinds'
@@ -26,6 +27,8 @@ export interface Scene {
   check: (id: string) => PreparedCheck
   relation: <Kind extends Relation['kind']>(kind: Kind) => Extract<Relation, { kind: Kind }>
   standing: (check: string) => Evaluation[]
+  /** what the rules at the end of a run are asked with */
+  closing: Closing
 }
 
 export function sceneOf(script: Script): Scene {
@@ -51,6 +54,13 @@ export function sceneOf(script: Script): Scene {
         run.card.relations.find((one): one is Extract<Relation, { kind: Kind }> => one.kind === kind),
         kind,
       ),
+    closing: {
+      bench: { run, prepared, tape },
+      checks: state.checks,
+      all,
+      noFaultFound: state.finding.word === 'no-fault-found',
+      stood: () => true,
+    },
     standing: (id) => all.filter(({ check, entry }) => check.id === id && !tape.gone.has(entry.id)),
   }
 }

@@ -27,6 +27,8 @@ function lowerGamma(a: number, x: number): number {
  * @param p from 0 to 1, below it the share p of the distribution lies
  * @param degrees degrees of freedom, 1 or more
  * @returns good to 1e-12 relative
+ * @example
+ * chiSquareQuantile(0.1, 9) // 4.1682
  */
 export function chiSquareQuantile(p: number, degrees: number): number {
   let [low, high] = [0, degrees]

@@ -2,6 +2,8 @@
  * The standard normal distribution Φ, good to 1e-14 absolutely.
  * @param z in standard deviations; ±Infinity give 1 and 0
  * @remarks Series for small |z|, the continued fraction of Mills' ratio beyond (Abramowitz and Stegun 26.2.11, 26.2.14).
+ * @example
+ * normalCdf(1.96) // 0.975
  */
 export function normalCdf(z: number): number {
   if (z === Infinity) return 1
@@ -28,7 +30,11 @@ function upperTail(z: number): number {
   return density(z) / (z + fraction)
 }
 
-/** Probability between low and high, both in standard deviations, without cancellation in the tails. */
+/**
+ * Probability between low and high, both in standard deviations, without cancellation in the tails.
+ * @example
+ * normalBetween(-2, 2) // 0.9545
+ */
 export function normalBetween(low: number, high: number): number {
   if (low > 0) return normalCdf(-low) - normalCdf(-high)
   return normalCdf(high) - normalCdf(low)

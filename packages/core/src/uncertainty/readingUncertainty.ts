@@ -24,6 +24,8 @@ export const rectangular = Math.sqrt(3)
  * @param input value, resolution and uLead in the reading's unit; accuracy in percent of reading and counts of resolution.
  * Both absent means no accuracy statement: 1 % + 3 counts is assumed; one absent counts as 0.
  * @returns u and its parts in the reading's unit; expanded U = 2u
+ * @example
+ * readingUncertainty({ value: 318, percentOfReading: 0.5, counts: 3, resolution: 0.1 }).u // 1.0916
  */
 export function readingUncertainty(input: UncertaintyInput): { u: number; parts: UncertaintyParts } {
   const unstated = input.percentOfReading === undefined && input.counts === undefined

@@ -12,6 +12,8 @@ import { plainDefaults, type CardDefaults } from './template'
  * @param state the run; readings held or taken back give nothing
  * @param id the id of the new card, a UUIDv7; the run's own card stays as it is
  * @returns a draft of revision 1; checks without a reading stay without a limit
+ * @example
+ * cardFromRun(scenes.sound().state, 'new').checks.length // 7
  */
 export function cardFromRun(state: RunState, id: string, defaults: CardDefaults = plainDefaults): Card {
   const { run } = state

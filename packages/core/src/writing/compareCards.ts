@@ -14,6 +14,8 @@ export interface CardDifference {
 /**
  * What changed from one revision of a card to another, matched by id, in the order in which a card is written.
  * @returns nothing where only the number or the state differ
+ * @example
+ * compareCards(twinCard(), { ...twinCard(), revision: 2 }).length // 0
  */
 export function compareCards(before: Card, after: Card): CardDifference[] {
   const listed = <T>(part: CardDifference['part'], list: (card: Card) => [string, string, T][]) =>

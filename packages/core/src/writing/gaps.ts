@@ -33,6 +33,8 @@ const saysSomething = ({ limit, text }: CardLimit): boolean =>
  * What is missing from a card before it is published, and what contradicts itself (`cardRemarks`). Nothing here forbids
  * publishing but a card without a check.
  * @returns gaps in the order in which a card is written
+ * @example
+ * cardGaps(cardTemplate('new', 'solenoid')).gaps[0].id // 'no-name'
  */
 export function cardGaps(card: Card): { gaps: CardGap[]; remarks: CardRemark[] } {
   const { checks } = prepareCard(card)

@@ -10,6 +10,8 @@ const unbalanceMaxPct = 5
  * core (`ratio`, free of temperature), legs alike (`unbalance`).
  * @param source the source they would rest on
  * @returns in that order, each with an id that is free on the card
+ * @example
+ * proposedRelations({ ...twinCard(), relations: [] }, 's1').map(({ kind }) => kind) // [ 'sum', 'ratio' ]
  */
 export function proposedRelations(card: Card, source: string): Relation[] {
   const { checks } = prepareCard(card)

@@ -42,6 +42,8 @@ export const constructionsOf: Partial<Record<Family, string[]>> = {
  * A draft to begin a card with: what every part of its family needs and nothing that would have to be guessed. It has the frame,
  * a look, one source without a title of its own, and the family's cautions.
  * @param id a UUIDv7 made by the caller
+ * @example
+ * cardTemplate('new', 'compressor').care.maxTestVolts // 500
  */
 export function cardTemplate(id: string, family: Family, { testVolts }: CardDefaults = plainDefaults): Card {
   return {
@@ -89,6 +91,9 @@ const mostPairs = 15
  * A sketch of a part that nobody has figures for (CARD, states): each pair of its terminals to be read without a limit, and each
  * of them to the frame where it has one. With more than fifteen pairs only neighbours are asked for.
  * @param terminals named as on the part; without `frame`
+ * @example
+ * sketchCard('new', 'solenoid', 'brass clicker', [{ id: 't1', label: 'red' }, { id: 't2', label: 'black' }], true).checks.length
+ * // 3
  */
 export function sketchCard(
   id: string,

@@ -3,7 +3,12 @@ import type { Relation } from '../../document'
 import { figured, figuresOf, single } from './members'
 import type { RelationState, StandingOf } from './relationState'
 
-/** One reading that must lie above another by so much. */
+/**
+ * One reading that must lie above another by so much.
+ * @example
+ * judgeAbove({ kind: 'above', id: 'r', label: 'charges', source: 's1', higher: 'charge', lower: 'rest', by: 0.5 }, () => []).verdict
+ * // 'none'
+ */
 export function judgeAbove(relation: Extract<Relation, { kind: 'above' }>, standing: StandingOf): RelationState {
   const members = single([relation.check, relation.than], standing)
   if (typeof members === 'string') return { relation, verdict: 'none', reason: members, members: [] }

@@ -5,7 +5,12 @@ import { readsFinite, type Evaluation } from '../figure'
 import { figured, figuresOf } from './members'
 import type { RelationState } from './relationState'
 
-/** Readings that should be the same, each pair of them by its difference; the worst pair tells (METHODS 5, `equal`). */
+/**
+ * Readings that should be the same, each pair of them by its difference; the worst pair tells (METHODS 5, `equal`).
+ * @example
+ * judgeEqual({ kind: 'equal', id: 'r', label: 'alike', source: 's1', checks: ['uv', 'vw'], withinPct: 5 }, scenes.legs().all.slice(0, 2)).verdict
+ * // 'borderline'
+ */
 export function judgeEqual(relation: Extract<Relation, { kind: 'equal' }>, members: Evaluation[]): RelationState {
   if (members.length < 2) return { relation, verdict: 'none', reason: 'not-read', members }
   if (!members.every(readsFinite)) return { relation, verdict: 'none', reason: 'not-finite', members }

@@ -3,7 +3,12 @@ import type { Bench } from '../figure'
 import { kindOf, kindsWithOneOpen } from '../whole'
 import type { RelationState, StandingOf } from './relationState'
 
-/** The kind that three pins must be: another that an open winding gives fails, anything less clear says nothing (METHODS 11.10). */
+/**
+ * The kind that three pins must be: another that an open winding gives fails, anything less clear says nothing (METHODS 11.10).
+ * @example
+ * judgeKindOfThree(scenes.pins().bench, scenes.pins().relation('kind-of-three'), scenes.pins().standing).verdict
+ * // 'within'
+ */
 export function judgeKindOfThree(
   { prepared }: Bench,
   relation: Extract<Relation, { kind: 'kind-of-three' }>,

@@ -5,7 +5,11 @@ import type { Evaluation } from '../figure'
 import { figured, figuresOf, single } from './members'
 import type { RelationState, StandingOf } from './relationState'
 
-/** Two sisters by their ratio, which temperature leaves alone (METHODS 5, `ratio`). */
+/**
+ * Two sisters by their ratio, which temperature leaves alone (METHODS 5, `ratio`).
+ * @example
+ * judgeRatio(scenes.sound().run, scenes.sound().relation('ratio'), scenes.sound().standing).value // 8.8219
+ */
 export function judgeRatio(
   run: Run,
   relation: Extract<Relation, { kind: 'ratio' }>,

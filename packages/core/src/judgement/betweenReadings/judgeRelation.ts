@@ -10,7 +10,11 @@ import { judgeTwin } from './judgeTwin'
 import { judgeUnbalance } from './judgeUnbalance'
 import type { RelationState, StandingOf } from './relationState'
 
-/** Judges one relation over the readings that stand at a moment (METHODS 5, 11.10). `standing` gives a check's readings. */
+/**
+ * Judges one relation over the readings that stand at a moment (METHODS 5, 11.10). `standing` gives a check's readings.
+ * @example
+ * judgeRelation(scenes.sound().bench, scenes.sound().relation('sum'), scenes.sound().standing).verdict // 'within'
+ */
 export function judgeRelation(bench: Bench, relation: Relation, standing: StandingOf): RelationState {
   const { run } = bench
   const judged = judgeKind(bench, relation, standing)

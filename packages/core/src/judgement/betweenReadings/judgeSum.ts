@@ -5,7 +5,11 @@ import type { Evaluation } from '../figure'
 import { figuresOf, single } from './members'
 import type { RelationState, StandingOf } from './relationState'
 
-/** Series windings against their whole (METHODS 5, `sumCheck`); the zero common to all enters once. */
+/**
+ * Series windings against their whole (METHODS 5, `sumCheck`); the zero common to all enters once.
+ * @example
+ * judgeSum(scenes.sound().relation('sum'), scenes.sound().standing).sum.residual // 0.1
+ */
 export function judgeSum(relation: Extract<Relation, { kind: 'sum' }>, standing: StandingOf): RelationState {
   const members = single([...relation.parts, relation.whole], standing)
   if (typeof members === 'string') return { relation, verdict: 'none', reason: members, members: [] }

@@ -5,7 +5,12 @@ import { atTwinReference, readsFinite } from '../figure'
 import { figured } from './members'
 import type { RelationState, StandingOf } from './relationState'
 
-/** A reading against the same one of a twin or neighbour (METHODS 5, `twinCheck`). */
+/**
+ * A reading against the same one of a twin or neighbour (METHODS 5, `twinCheck`).
+ * @example
+ * judgeTwin(scenes.sound().run, { kind: 'twin', id: 'r', label: 'twin', source: 's1', check: 'low', withinPct: 5 }, scenes.sound().standing).reason
+ * // 'not-read'
+ */
 export function judgeTwin(
   run: Run,
   relation: Extract<Relation, { kind: 'twin' }>,

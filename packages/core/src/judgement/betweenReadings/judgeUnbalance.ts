@@ -6,7 +6,11 @@ import type { PreparedCard } from '../preparedCard'
 import { figured, figuresOf } from './members'
 import type { RelationState, StandingOf } from './relationState'
 
-/** Legs by the largest deviation from their mean (METHODS 5, `unbalance`). */
+/**
+ * Legs by the largest deviation from their mean (METHODS 5, `unbalance`).
+ * @example
+ * judgeUnbalance(scenes.legs().prepared, scenes.legs().relation('unbalance'), scenes.legs().standing).value // 1.0695
+ */
 export function judgeUnbalance(
   prepared: PreparedCard,
   relation: Extract<Relation, { kind: 'unbalance' }>,

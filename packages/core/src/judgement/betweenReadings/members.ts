@@ -9,7 +9,11 @@ import type { RelationState, StandingOf } from './relationState'
 /** What a contact may add to one reading, as a standard uncertainty in ohms (METHODS 11.10). */
 const contact = 0.01 / rectangular
 
-/** One figure a check, or why the relation cannot be judged. */
+/**
+ * One figure a check, or why the relation cannot be judged.
+ * @example
+ * single(['low', 'high'], scenes.sound().standing).length // 2
+ */
 export function single(checks: string[], standing: StandingOf): Evaluation[] | 'not-read' | 'not-finite' {
   const found = checks.map((check) => standing(check).at(-1))
   if (found.some((one) => one === undefined)) return 'not-read'
@@ -20,6 +24,8 @@ export function single(checks: string[], standing: StandingOf): Evaluation[] | '
 /**
  * Readings as figures at one temperature. Where one meter took all on one function and range, its gain and zero cancel and
  * counts, resolution and contact alone are left.
+ * @example
+ * figuresOf([scenes.sound().of('low')], true).figures[0].value // 322
  */
 export function figuresOf(
   members: Evaluation[],
@@ -68,7 +74,12 @@ function temperatureScale(one: Evaluation, first: Evaluation | undefined): numbe
   return (beta[material] + to) / (beta[material] + from)
 }
 
-/** What a relation comes to by its own figure. */
+/**
+ * What a relation comes to by its own figure.
+ * @example
+ * figured(scenes.sound().relation('ratio'), judgeValue({ value: 8.8, u: 0.1, min: 7, max: 10, rule: 'guarded' }), { value: 8.8, u: 0.1 }, { min: 7, max: 10 }, []).verdict
+ * // 'within'
+ */
 export const figured = (
   relation: Relation,
   judged: ReturnType<typeof judgeValue>,

@@ -1,6 +1,10 @@
 import type { Relation } from '../../document'
 
-/** The ids of the checks that a relation names, each once, in the order of its fields. */
+/**
+ * The ids of the checks that a relation names, each once, in the order of its fields.
+ * @example
+ * relationChecks(scenes.sound().relation('sum')) // [ 'low', 'high', 'series' ]
+ */
 export function relationChecks(relation: Relation): string[] {
   switch (relation.kind) {
     case 'sum':

@@ -2,7 +2,11 @@ import { entriesThatStand } from '../tape'
 import type { Bench, Evaluation } from '../figure'
 import type { SupplyVolts } from './relationState'
 
-/** The volts of a draw: the nearest supply that was on, before or after; else the last one off, else what the card states (METHODS 11.6). */
+/**
+ * The volts of a draw: the nearest supply that was on, before or after; else the last one off, else what the card states (METHODS 11.6).
+ * @example
+ * voltsOf(scenes.valve().bench, scenes.valve().of('draw'))?.volts // 24
+ */
 export function voltsOf({ tape }: Bench, amps: Evaluation): SupplyVolts | undefined {
   const supplies = entriesThatStand(tape, 'supply')
   const away = ({ at }: { at: string }) => Math.abs(Date.parse(at) - Date.parse(amps.entry.at))

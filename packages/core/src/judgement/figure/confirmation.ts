@@ -6,7 +6,11 @@ const clipsBelow = 10
 /** Whether an outside reading stands, or is wanted again and how. */
 export type Confirmation = 'stands' | 'again' | 'again-clips'
 
-/** Which way a reading is beyond its limits. */
+/**
+ * Which way a reading is beyond its limits.
+ * @example
+ * sideOf(scenes.low().of('low')) // 'low'
+ */
 export function sideOf({ reason, judged, limit }: Evaluation): 'high' | 'low' | 'other' {
   if (reason === 'above-maximum' || reason === 'open-circuit') return 'high'
   if (reason === 'below-minimum' || reason === 'short-circuit') return 'low'
@@ -29,6 +33,8 @@ function contactCouldGive(evaluation: Evaluation): boolean {
  * Whether an outside reading stands, or has to be read again with the probes lifted between (METHODS 4, 11.2): high ohms need
  * a second touch, by clips where the limit is under 10 Ω; a low reading needs none.
  * @param earlier readings of the same point and stage before it, neither mistyped nor taken back
+ * @example
+ * confirmationOf(scenes.low().tape, scenes.low().of('low'), scenes.low().all) // 'stands'
  */
 export function confirmationOf(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Confirmation {
   if (evaluation.whole) return evaluation.whole.stands ? 'stands' : 'again'
@@ -46,7 +52,11 @@ export function confirmationOf(tape: Tape, evaluation: Evaluation, readings: Eva
   return byClips ? 'again-clips' : 'again'
 }
 
-/** Readings of one point and stage, neither mistyped nor taken back. */
+/**
+ * Readings of one point and stage, neither mistyped nor taken back.
+ * @example
+ * samePoint(scenes.retaken().tape, scenes.retaken().of('high'), scenes.retaken().all).length // 2
+ */
 export function samePoint(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Evaluation[] {
   return readings.filter((one) => {
     const how = tape.gone.get(one.entry.id)?.how

@@ -26,6 +26,8 @@ const judgedBefore = new WeakMap<ReadingEntry, Judged>()
  * Judges one reading of a run with every figure that leads to the verdict (METHODS 2 to 4). Never throws on a valid run.
  * An entry never changes, so a reading whose setting is still the same keeps its evaluation: a tape that grew by one entry
  * judges one reading.
+ * @example
+ * evaluate(scenes.sound().bench, scenes.sound().of('low').entry)?.verdict // 'within'
  */
 export function evaluate(bench: Bench, entry: ReadingEntry): Evaluation | undefined {
   const check = bench.prepared.checks.get(entry.check)

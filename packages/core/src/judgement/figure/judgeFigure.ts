@@ -20,6 +20,8 @@ import { isTester } from './netFigure'
  * Judges the figures of one reading against one limit (METHODS 4, 6).
  * @param base the reading with its figures
  * @param limit as it stands for this reading; without one the verdict is `none`
+ * @example
+ * judgeFigure(scenes.low().of('low'), scenes.low().check('low').limits.used[0]).reason // 'below-minimum'
  */
 export function judgeFigure(base: Evaluation, limit: PreparedLimit | undefined): Evaluation {
   const { reading } = base.entry
@@ -167,7 +169,11 @@ function breaks(base: Evaluation, limit: PreparedLimit | undefined): boolean {
   return read !== undefined && reading.kind !== 'below' && atLeast(read, Math.max(openFrom, 100 * largest))
 }
 
-/** METHODS 11.8: it fell to no reading, or moved over more than 5 % of its middle. */
+/**
+ * METHODS 11.8: it fell to no reading, or moved over more than 5 % of its middle.
+ * @example
+ * isUnsteady({ kind: 'spread', low: 300, high: 350 }) // true
+ */
 export function isUnsteady(reading: Reading): boolean {
   if ((reading.drops ?? 0) > 0) return true
   const { low, high } = reading

@@ -20,6 +20,8 @@ const unknownLeads = { ohms: 0.2, u: 0.2 / Math.sqrt(3) }
  * The lead check that governs a reading: a later `subtract` reaches back to the check before it, a hardware zero only
  * forward; `carried` is a value, not a zero (METHODS 2).
  * @returns ohms and standard uncertainty in ohms
+ * @example
+ * leadsFor(scenes.sound().tape, pocketMeter, scenes.sound().of('low').entry).from // 'zero'
  */
 export function leadsFor(tape: Tape, instrument: Instrument | undefined, reading: LeadQuestion): LeadsApplied {
   if (instrument?.fourWire) return { ohms: 0, u: 0, from: 'four-wire' }
@@ -40,7 +42,11 @@ export interface LeadQuestion {
   leads?: string
 }
 
-/** Whether leads that nobody zeroed decide the verdict: over 5 % of what is expected or 20 % of the window (SENSE). */
+/**
+ * Whether leads that nobody zeroed decide the verdict: over 5 % of what is expected or 20 % of the window (SENSE).
+ * @example
+ * leadsDecide({ band: { min: 0.5, max: 0.9 } }, { ohms: 0.2, u: 0.12, from: 'assumed' }) // true
+ */
 export function leadsDecide(limit: PreparedLimit | undefined, leads: LeadsApplied | undefined): boolean {
   if (!limit || !leads || limit.expectOpen || (leads.from !== 'assumed' && leads.from !== 'carried')) return false
   const expected = expectedOf(limit.band)

@@ -6,7 +6,12 @@ import type { Evaluation } from './evaluation'
 import { leadsDecide, type LeadsApplied } from './leads'
 import type { TemperatureApplied } from './partTemperature'
 
-/** The reading net of its leads with its uncertainty, in the quantity's SI unit. */
+/**
+ * The reading net of its leads with its uncertainty, in the quantity's SI unit.
+ * @example
+ * netFigure(scenes.sound().of('low'), 'resistance', { ohms: 0.2, u: 0.1, from: 'subtract' }, { u: 0, from: 'unknown' }, undefined).net
+ * // 321.8
+ */
 export function netFigure(
   base: Evaluation,
   quantity: Quantity,
@@ -58,7 +63,11 @@ export function netFigure(
   }
 }
 
-/** An insulation tester; a multimeter's megohm range is another, weaker test. */
+/**
+ * An insulation tester; a multimeter's megohm range is another, weaker test.
+ * @example
+ * isTester(insulationTester) // true
+ */
 export const isTester = (instrument: Instrument | undefined): boolean =>
   instrument?.functions.some((one) => one.quantity === 'insulation') ?? false
 

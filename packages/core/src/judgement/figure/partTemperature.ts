@@ -9,7 +9,11 @@ export interface TemperatureApplied {
   entry?: string
 }
 
-/** A part temperature of the reading's stage, nearest in time (of two as near the earlier), else the nearest room (METHODS 3, 11.5). */
+/**
+ * A part temperature of the reading's stage, nearest in time (of two as near the earlier), else the nearest room (METHODS 3, 11.5).
+ * @example
+ * temperatureFor(scenes.sound().tape, scenes.sound().of('low').entry).partC // 20
+ */
 export function temperatureFor(tape: Tape, reading: ReadingEntry): TemperatureApplied {
   const all = tape.temperatures
   const stage = tape.stageOf.get(reading.id)

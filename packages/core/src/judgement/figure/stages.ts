@@ -1,7 +1,12 @@
 import type { PreparedCard, PreparedCheck } from '../preparedCard'
 import { stoodBefore, type ReadingEntry, type Tape } from '../tape'
 
-/** Whether work done after this reading touched what it read, so that it judges an earlier stage (METHODS 11.4). */
+/**
+ * Whether work done after this reading touched what it read, so that it judges an earlier stage (METHODS 11.4).
+ * @example
+ * outdated(scenes.sound().tape, scenes.sound().prepared, scenes.sound().check('low'), scenes.sound().of('low').entry, ['O', 'G'])
+ * // false
+ */
 export function outdated(
   tape: Tape,
   prepared: PreparedCard,

@@ -5,7 +5,11 @@ import type { Evaluation } from './evaluation'
 /** A twin read on another day is compared at this temperature, °C. */
 const twinReferenceC = 20
 
-/** A reading net of leads, a metal one at 20 °C, with the u of its temperature, as it is compared with a twin's. */
+/**
+ * A reading net of leads, a metal one at 20 °C, with the u of its temperature, as it is compared with a twin's.
+ * @example
+ * atTwinReference(scenes.sound().of('low')).value // 322
+ */
 export function atTwinReference({ net = 0, netU = 0, temperature, check }: Evaluation): Figure {
   const { material } = check
   if (material === undefined || !isMetal(material) || temperature?.partC === undefined) return { value: net, u: netU }

@@ -16,6 +16,9 @@ import { joinedBy, windingsBetween } from './windingsBetween'
 /**
  * A pair's limits from its windings' (METHODS 9): exact, since the pair's resistance rises with each winding.
  * @returns undefined where a winding that carries current has no figure
+ * @example
+ * derivedBand(compressorCard(), compressorCard().checks, ['R', 'S'], 'used', undefined, 20)
+ * // { min: 14.94, max: 18.26, grades: [] }
  */
 export function derivedBand(
   card: Card,

@@ -7,6 +7,8 @@ import type { PreparedLimit } from './preparedCard'
 /**
  * A limit as it stands for one reading: a curve at its place, ohms per metre over its length, a derived pair's own band.
  * @returns why it cannot be said
+ * @example
+ * limitAt(scenes.sender().check('travel').limits.used[0], { x: 50 }, undefined).band // { min: 64.8, max: 79.2 }
  */
 export function limitAt(
   limit: PreparedLimit,

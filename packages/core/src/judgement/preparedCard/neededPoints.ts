@@ -1,7 +1,11 @@
 import type { Check } from '../../document'
 import type { NeededPoint } from './preparedCard'
 
-/** Of joined terminals one of `each` suffices: a point stands for all those of its group. */
+/**
+ * Of joined terminals one of `each` suffices: a point stands for all those of its group.
+ * @example
+ * neededPoints(compressorCard().checks[0], (terminal) => [terminal]).length // 3
+ */
 export function neededPoints(check: Check, groupOf: (terminal: string) => string[]): NeededPoint[] {
   const { at } = check
   if ('pair' in at) return [{ pair: at.pair, covers: at.pair }]

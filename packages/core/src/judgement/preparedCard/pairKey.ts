@@ -1,5 +1,7 @@
 /**
  * The key of a pair whichever way round it was touched.
  * @param pair two terminal ids
+ * @example
+ * pairKey(['G', 'O']) // 'G~O'
  */
 export const pairKey = (pair: readonly [string, string]): string => [...pair].sort().join('~')

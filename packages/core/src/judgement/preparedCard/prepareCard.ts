@@ -11,6 +11,8 @@ const byVariant = onceFor((_card: Card) => new Map<string, PreparedCard>())
  * Everything about a card that does not depend on what was read, worked out once per card object and variant.
  * @param card a valid card; it must not change afterwards
  * @param variant the unit's; checks that are `only` for other variants are left out, without one those for any variant stay
+ * @example
+ * prepareCard(twinCard()).checks.get('low').limits.used[0].band // { min: 286.2, max: 349.8 }
  */
 export function prepareCard(card: Card, variant = ''): PreparedCard {
   const known = byVariant(card)

@@ -4,7 +4,12 @@ import { derivedBand } from './derivedBand'
 import { pairKey } from './pairKey'
 import type { NeededPoint, PreparedLimit } from './preparedCard'
 
-/** A check's limits for a unit of one history, ready to judge with, the one that judges first in front. */
+/**
+ * A check's limits for a unit of one history, ready to judge with, the one that judges first in front.
+ * @example
+ * preparedLimits(twinCard(), twinCard().checks, twinCard().checks.find(({ id }) => id === 'low'), [], 'used')[0].band
+ * // { min: 286.2, max: 349.8 }
+ */
 export function preparedLimits(
   card: Card,
   checks: Check[],

@@ -19,6 +19,10 @@ const byKind: Partial<Record<CheckKind, Quantity>> = {
   response: 'gain',
 }
 
-/** What a check's readings are in; undefined for what is only seen (looks, acts, lamps). */
+/**
+ * What a check's readings are in; undefined for what is only seen (looks, acts, lamps).
+ * @example
+ * quantityOf({ kind: 'ac-output' }) // 'voltage'
+ */
 export const quantityOf = (check: Pick<Check, 'kind' | 'quantity'>): Quantity | undefined =>
   check.quantity ?? byKind[check.kind]

@@ -2,7 +2,11 @@ import type { Check, Conditions } from '../../document'
 
 const rpmShare = 0.03
 
-/** The first condition a check states that a reading does not meet, or null (METHODS 11.6): rpm within 3 %, all else equal; the volts of a draw are a default. */
+/**
+ * The first condition a check states that a reading does not meet, or null (METHODS 11.6): rpm within 3 %, all else equal; the volts of a draw are a default.
+ * @example
+ * unmetCondition({ kind: 'ac-output', conditions: { rpm: 3000 } }, { rpm: 900 }) // 'rpm'
+ */
 export function unmetCondition(
   { kind, conditions: stated }: Pick<Check, 'kind' | 'conditions'>,
   read: Conditions | undefined,
@@ -25,6 +29,10 @@ function canonical(value: unknown): string {
   return JSON.stringify(value) ?? ''
 }
 
-/** The part of a reading's conditions that makes it another point of its check: drive and state. */
+/**
+ * The part of a reading's conditions that makes it another point of its check: drive and state.
+ * @example
+ * pointConditions({ state: ['flexed'] }) // '[["drive",null],["state",["flexed"]]]'
+ */
 export const pointConditions = (conditions: Conditions | undefined): string =>
   conditions === undefined ? '' : canonical({ drive: conditions.drive, state: conditions.state })

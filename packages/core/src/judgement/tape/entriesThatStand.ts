@@ -4,6 +4,8 @@ import type { Entry, EntryOf } from '../../document'
  * Which entries of a tape are taken back, and by what: a take-back that is itself taken back undoes nothing (CARD, Entries).
  * @param entries in tape order
  * @returns the id of each entry out of use → its take-back
+ * @example
+ * takenBackIn(scenes.sound().run.entries).size // 0
  */
 export function takenBackIn(entries: readonly Entry[]): Map<string, Entry> {
   const takenBack = new Map<string, Entry>()
@@ -15,6 +17,8 @@ export function takenBackIn(entries: readonly Entry[]): Map<string, Entry> {
 /**
  * The entries of one kind that stand: not taken back, in tape order. Readings that were only superseded are among them.
  * @param tape of a run, or its bare entries in tape order
+ * @example
+ * entriesThatStand(scenes.sound().tape, 'temperature')[0].partC // 20
  */
 export function entriesThatStand<K extends Entry['kind']>(
   { entries, takenBack }: { entries: readonly Entry[]; takenBack: ReadonlyMap<string, Entry> },

@@ -24,7 +24,11 @@ export interface Tape {
 
 const changesPart = new Set(['reflow', 'splice', 'clean', 'rewind', 'fix'])
 
-/** Puts a run's entries in order and works out what stands (CARD, Entries; METHODS 11.2). */
+/**
+ * Puts a run's entries in order and works out what stands (CARD, Entries; METHODS 11.2).
+ * @example
+ * readTape(scenes.sound().run).readings.length // 4
+ */
 export function readTape(run: Run): Tape {
   const entries = [...run.entries].sort(
     (a, b) => a.n - b.n || Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1),
@@ -61,7 +65,11 @@ export function readTape(run: Run): Tape {
   }
 }
 
-/** Whether one entry stands in front of another on the tape; an entry that is not on it stands behind all that are. */
+/**
+ * Whether one entry stands in front of another on the tape; an entry that is not on it stands behind all that are.
+ * @example
+ * stoodBefore(scenes.retaken().run.entries, ...scenes.retaken().run.entries.slice(-2)) // false
+ */
 export function stoodBefore(entries: readonly Entry[], a: Entry, b: Entry): boolean {
   const [first, second] = [entries.indexOf(a), entries.indexOf(b)]
   return first >= 0 && (second < 0 || first < second)

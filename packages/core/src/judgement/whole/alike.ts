@@ -12,6 +12,9 @@ const fewestForMedian = 3
  * @param standing the readings that stand, each point once
  * @param every all readings of the check, which are judged against the same set
  * @returns what each comes to; one that the set cannot judge yet is not among them
+ * @example
+ * [...judgeAlike(scenes.bars().run, scenes.bars().check('bars'), scenes.bars().all, scenes.bars().all).values()][3].verdict
+ * // 'outside'
  */
 export function judgeAlike(
   run: Run,

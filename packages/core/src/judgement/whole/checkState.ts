@@ -26,7 +26,11 @@ export interface CheckState {
   skipped?: EntryOf<'skip'>
 }
 
-/** Whether a reading answers for a needed point: the pair itself, or another terminal the same group joins. */
+/**
+ * Whether a reading answers for a needed point: the pair itself, or another terminal the same group joins.
+ * @example
+ * answersFor({ pair: ['O', 'G'], covers: [] }, scenes.sound().check('low'), scenes.sound().of('low')) // true
+ */
 export function answersFor(point: NeededPoint, check: PreparedCheck, evaluation: Evaluation): boolean {
   const pair = evaluation.pair
   if (!pair) return false
@@ -63,7 +67,11 @@ function missingPlaces({ stated }: PreparedCheck, standing: Evaluation[]): numbe
   ]
 }
 
-/** A check's verdict is its worst point's: outside, none, borderline, within (METHODS 11.3). */
+/**
+ * A check's verdict is its worst point's: outside, none, borderline, within (METHODS 11.3).
+ * @example
+ * judgeCheck(scenes.low().bench, scenes.low().check('low'), scenes.low().all, new Set()).verdict // 'outside'
+ */
 export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluation[], held: Set<string>): CheckState {
   const skipped = skipOf(bench, check.id)
   if (check.kind === 'look') return judgeLook(bench, check, skipped)

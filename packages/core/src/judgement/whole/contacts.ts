@@ -12,6 +12,9 @@ const closedBelow = 5
  * @param checks the card's contact checks
  * @param readings those that stand
  * @param all every reading, for those taken twice
+ * @example
+ * judgeContacts(scenes.relay().bench, [scenes.relay().check('rest'), scenes.relay().check('driven')], scenes.relay().all.slice(1), scenes.relay().all).verdict
+ * // 'within'
  */
 export function judgeContacts(bench: Bench, checks: PreparedCheck[], readings: Evaluation[], all: Evaluation[]): Whole {
   const input = relayInput(bench.prepared.card, checks, readings)

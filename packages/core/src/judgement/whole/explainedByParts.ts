@@ -6,6 +6,8 @@ import { readsFinite, readsOpen, type Bench, type Evaluation } from '../figure'
 /**
  * Whether what a derived pair reads is what its parts read: then the parts decide, and the pair is not a second fault.
  * @param own a winding's own reading, where its resistance check was taken
+ * @example
+ * explainedByParts(scenes.sound().bench, scenes.sound().of('series'), (winding) => scenes.sound().of(winding)) // false
  */
 export function explainedByParts(
   bench: Bench,

@@ -11,6 +11,8 @@ import type { Whole } from './whole'
  * @param standing the readings that stand, by check
  * @param all every reading judged by itself, in tape order
  * @returns the evaluations by entry id, those of such checks replaced
+ * @example
+ * judgeWhole(scenes.sound().bench, new Map(), new Map([['a', scenes.sound().of('low')]])).size // 1
  */
 export function judgeWhole(
   bench: Bench,

@@ -8,6 +8,9 @@ import type { Whole } from './whole'
 /**
  * Every pair of a set of wires (METHODS 4, `pair-matrix`; 11.7): which belong together, and whether each value fits its
  * winding. Before the wires are known their labels are the terminals' places, and groups compare by size and value.
+ * @example
+ * judgePairMatrix(scenes.pickup().bench, scenes.pickup().check('wires'), scenes.pickup().all, scenes.pickup().all).verdict
+ * // 'none'
  */
 export function judgePairMatrix(bench: Bench, check: PreparedCheck, readings: Evaluation[], all: Evaluation[]): Whole {
   const among = 'among' in check.at ? check.at.among : []

@@ -13,13 +13,21 @@ const byConstruction: Record<string, Demanded> = {
   'single-winding': 'single',
 }
 
-/** The kind that the card demands of a check on three pins: by its relation, else by its construction. */
+/**
+ * The kind that the card demands of a check on three pins: by its relation, else by its construction.
+ * @example
+ * demandedKind(compressorCard(), 'pins') // 'split-phase'
+ */
 export function demandedKind({ relations, construction = '' }: Card, check: string): Demanded | undefined {
   const relation = relations.find((one) => one.kind === 'kind-of-three' && one.check === check)
   return relation?.kind === 'kind-of-three' ? relation.must : byConstruction[construction]
 }
 
-/** What three readings on three pins are; undefined until all three are read far enough. */
+/**
+ * What three readings on three pins are; undefined until all three are read far enough.
+ * @example
+ * kindOf(scenes.pins().check('pins'), scenes.pins().all) // 'split-phase'
+ */
 export function kindOf(check: PreparedCheck, readings: Evaluation[]): KindOfThree | undefined {
   const [a, b, c] = pinsOf(check)
   if (a === undefined || b === undefined || c === undefined) return undefined
@@ -37,6 +45,9 @@ const pinsOf = ({ at }: PreparedCheck): string[] => ('among' in at ? at.among : 
 /**
  * Three pins judged whole (METHODS 4, `three-pins`): the kind first, then the values in order of size against the card's.
  * A kind that no open winding of the card gives is another card's part, and no fault.
+ * @example
+ * judgeThreePins(scenes.pins().bench, scenes.pins().check('pins'), scenes.pins().all, scenes.pins().all).verdict
+ * // 'within'
  */
 export function judgeThreePins(bench: Bench, check: PreparedCheck, readings: Evaluation[], all: Evaluation[]): Whole {
   const kind = kindOf(check, readings)
@@ -55,7 +66,11 @@ export function judgeThreePins(bench: Bench, check: PreparedCheck, readings: Eva
   return judgeValues(readings, limitOf(bench, check, readings))
 }
 
-/** The kinds that one open winding of the card's network can show between a check's three pins. */
+/**
+ * The kinds that one open winding of the card's network can show between a check's three pins.
+ * @example
+ * [...kindsWithOneOpen(scenes.pins().run.card, scenes.pins().check('pins'))] // [ 'single' ]
+ */
 export const kindsWithOneOpen = (card: Card, check: PreparedCheck): Set<KindOfThree> => kindsOf(card)(check)
 
 const kindsOf = onceFor((card: Card) => onceFor((check: PreparedCheck) => workedOut(card, check)))
@@ -89,7 +104,11 @@ function judgeValues(readings: Evaluation[], limit: PreparedLimit | undefined): 
   return { verdict: worst?.verdict ?? 'within', wanted: [], apart }
 }
 
-/** The limit that judges first for the history these readings were taken under, with all its pairs. */
+/**
+ * The limit that judges first for the history these readings were taken under, with all its pairs.
+ * @example
+ * limitOf(scenes.pins().bench, scenes.pins().check('pins'), scenes.pins().all)?.grade // 'maker'
+ */
 export function limitOf(bench: Bench, check: PreparedCheck, [first]: Evaluation[]): PreparedLimit | undefined {
   return first && check.limits[bench.tape.history(first.entry)][0]
 }

@@ -13,6 +13,10 @@ export interface Whole {
 
 const badness: Record<Verdict, number> = { outside: 0, none: 1, borderline: 2, within: 3 }
 
-/** Worst first: outside, none, borderline, within (METHODS 11.3); for `sort`. */
+/**
+ * Worst first: outside, none, borderline, within (METHODS 11.3); for `sort`.
+ * @example
+ * [{ verdict: 'within' }, { verdict: 'outside' }].sort(worstFirst)[0].verdict // 'outside'
+ */
 export const worstFirst = (a: { verdict: Verdict }, b: { verdict: Verdict }): number =>
   badness[a.verdict] - badness[b.verdict]
