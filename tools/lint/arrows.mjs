@@ -21,7 +21,15 @@ const house = {
   },
   'apps/web': { ours: ['@sure-spool/core', '@sure-spool/contract', '@sure-spool/contract/canonical'], npm: ['*'] },
 }
-const testsMayAlso = ['@jest/globals', 'fast-check', 'supertest', '@sure-spool/core/testing', 'mysql2/promise', 'pino']
+const testsMayAlso = [
+  '@jest/globals',
+  'fast-check',
+  'supertest',
+  '@sure-spool/core/testing',
+  'mysql2/promise',
+  'pino',
+  'typescript',
+]
 
 /** Inside a part: what may not be reached from where. SQL stays in repositories; a store knows no screen. */
 const floors = [
