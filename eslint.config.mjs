@@ -23,7 +23,7 @@ export default typescript.config(
       ],
       'no-undef': 'off',
       eqeqeq: 'error',
-      'max-lines': ['error', { max: 420, skipBlankLines: true }],
+      'max-lines': ['error', { max: 250, skipBlankLines: true }],
     },
   },
   {

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { refAutoReset, useIntervalFn } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import ScreenKey from '../keys/ScreenKey.vue'
 import { screenChanged, stepChanged } from '../keys/registry'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import { muted } from '../reading/verdictSound'
 import { useBench } from '../store/bench'
 import { newId } from '../store/ids'
+import { againVerb } from '../words/instruction'
 import { reasonsFor } from './answers'
 import AskLine from './AskLine.vue'
 import { benchKeys, type BenchSituation } from './benchKeys'
+import DoingRow from './DoingRow.vue'
 import FindingPanel from './FindingPanel.vue'
 import GroundsPanel from './GroundsPanel.vue'
 import MeaningColumn from './MeaningColumn.vue'
@@ -23,6 +24,7 @@ import StepTitle from './StepTitle.vue'
 import TapeRow from './TapeRow.vue'
 import UnitLine from './UnitLine.vue'
 import { useAwake } from './useAwake'
+import { useBackToLine } from './useBackToLine'
 import { useBenchTray } from './useBenchTray'
 import { useHolding } from './useHolding'
 import { useLine } from './useLine'
@@ -59,11 +61,7 @@ const atFinding = computed(() => step.value?.kind === 'finding')
 watch(atFinding, () => screenChanged())
 watch(() => bench.stepId, stepChanged)
 const shownEvaluation = computed(() => bench.evaluationOf(bench.current?.entry) ?? bench.lastReading)
-const again = computed(() => {
-  if (!bench.doing && bench.current?.status !== 'again') return ''
-  if (bench.doing?.mistyped) return 'Type again:'
-  return bench.contact === 'clips' ? 'Clip on again:' : 'Touch again:'
-})
+const again = computed(() => againVerb(bench.doing, bench.current?.status, bench.contact))
 
 const situation = computed<BenchSituation>(() => {
   if (!bench.run || !step.value) return 'absent'
@@ -130,16 +128,7 @@ useScreenKeys(
   },
   typing.add,
 )
-
-/** After a click the line has the focus again, so that Enter keeps and does not press the button once more. A finger gets no screen keyboard for it. */
-async function backToLine(event: MouseEvent): Promise<void> {
-  const isField = event.target instanceof Element && event.target.closest('input, textarea, .ask') !== null
-  await nextTick()
-  if (isField || question.value || deciding.value) return
-  const isFinger = event instanceof PointerEvent && event.pointerType === 'touch'
-  const field = isFinger ? null : document.querySelector<HTMLElement>('.bench [data-line]')
-  ;(field ?? document.getElementById('work'))?.focus()
-}
+const backToLine = useBackToLine(() => question.value !== null || deciding.value)
 </script>
 
 <template>
@@ -173,14 +162,7 @@ async function backToLine(event: MouseEvent): Promise<void> {
           :answers="answers"
           :can-be-kept="canBeKept"
         />
-        <div v-else class="doing">
-          <template v-if="line"><ScreenKey main act="keepLine" /><ScreenKey act="clearLine" /></template>
-          <template v-else-if="isReading"
-            ><ScreenKey quiet act="again" /><ScreenKey quiet act="mistyped" /><ScreenKey
-              quiet
-              act="takeBack" /><ScreenKey quiet act="over" /><ScreenKey quiet act="decide"
-          /></template>
-        </div>
+        <DoingRow v-else :typing="line !== null" :reading="isReading" />
       </section>
       <MeaningColumn />
       <TapeRow />
@@ -251,15 +233,6 @@ async function backToLine(event: MouseEvent): Promise<void> {
   justify-content: space-between;
   align-items: flex-start;
   gap: 12px;
-}
-.doing {
-  display: flex;
-  gap: 10px;
-  padding: 6px 22px;
-  border-top: 1px solid var(--hairline);
-  min-height: 58px;
-  align-items: center;
-  flex-wrap: wrap;
 }
 .empty {
   padding: 40px 20px;

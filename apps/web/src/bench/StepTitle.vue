@@ -2,6 +2,7 @@
 import type { Card, Step } from '@sure-spool/core'
 import { computed } from 'vue'
 import { wirePaint } from '../look/wires'
+import { capital } from '../words/capital'
 import { useFigures } from '../words/figures'
 import { placeLabel, terminalOf } from '../words/points'
 
@@ -57,7 +58,7 @@ const plain: Partial<Record<Step['kind'], string>> = {
     :class="{ long: length > 26, longest: length > 60 }"
     aria-live="polite"
   >
-    <template v-if="place !== ''">{{ place.charAt(0).toUpperCase() + place.slice(1) }}</template>
+    <template v-if="place !== ''">{{ capital(place) }}</template>
     <template v-else-if="step.kind === 'reading'">
       {{ verb }}
       <template v-for="({ id, terminal }, i) in pair" :key="id">

@@ -1,4 +1,5 @@
 import { expectedAt, ohmsMiss, sharesThatCouldBeGone, type RunState } from '@sure-spool/core'
+import { capital } from './capital'
 import { checkLabel, checkPoints } from './points'
 import type { Figures } from './figures'
 
@@ -84,8 +85,6 @@ export function openWords(state: RunState, open: RunState['finding']['open'][num
       return `${name} is undecided, leaning ${open.leaning ?? ''}: a finer meter would tell.`
   }
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
 
 /** What was not tested, each in a few words. */
 export function notTested(state: RunState): { what: string; why: string }[] {

@@ -1,4 +1,13 @@
-import { quantityOf, rangesFor, type Card, type Instrument, type PreparedCheck, type Step } from '@sure-spool/core'
+import {
+  quantityOf,
+  rangesFor,
+  type Card,
+  type Instrument,
+  type PreparedCheck,
+  type Step,
+  type StepState,
+} from '@sure-spool/core'
+import { capital } from './capital'
 import { conditionWords } from './conditions'
 import type { Figures } from './figures'
 import { placeQuantity } from './points'
@@ -36,7 +45,7 @@ export function readingInstruction(
         ? ''
         : 'Another place: type it behind an @.',
     check.kind === 'insulation' ? 'Type the volts with the ohms: 500V 2.1G.' : '',
-    under === '' ? '' : `${under.charAt(0).toUpperCase()}${under.slice(1)}.`,
+    under === '' ? '' : `${capital(under)}.`,
     check.how?.either ? 'Leads may be swapped.' : '',
     check.how?.note ?? (check.toFrame ? 'Bare metal, not paint.' : ''),
   ]
@@ -70,4 +79,15 @@ export function plainInstruction(step: Step, { card, meter, check, zeroHow, supp
     default:
       return check?.how?.note ?? ''
   }
+}
+
+/** How a reading is taken again, before the points to touch; empty where it is taken for the first time. */
+export function againVerb(
+  doing: { mistyped: boolean } | null,
+  status: StepState['status'] | undefined,
+  contact: 'tips' | 'clips',
+): string {
+  if (!doing && status !== 'again') return ''
+  if (doing?.mistyped) return 'Type again:'
+  return contact === 'clips' ? 'Clip on again:' : 'Touch again:'
 }

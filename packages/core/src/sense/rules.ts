@@ -1,4 +1,5 @@
 import * as entry from './entryRules'
+import * as between from './betweenRules'
 import * as comparing from './comparingRules'
 import * as driving from './drivingRules'
 import * as reading from './readingRules'
@@ -34,13 +35,13 @@ export const readingRules: ReadingRule[] = [
   reading.notSettled,
   reading.unsteady,
   reading.repeatsApart,
-  reading.beyondPhysics,
+  between.beyondPhysics,
   reading.conditionMissing,
-  reading.sumOff,
-  reading.oneOpenOfThree,
-  reading.openAddsNothing,
-  reading.sharedResistance,
-  reading.sisterRatio,
+  between.sumOff,
+  between.oneOpenOfThree,
+  between.openAddsNothing,
+  between.sharedResistance,
+  between.sisterRatio,
   comparing.lowByALittle,
   driving.expectedCurrent,
   driving.supplyUnloaded,

@@ -4,5 +4,6 @@ export { expectedAt, sharesThatCouldBeGone, type HotFigure, type LostShare } fro
 export type { StepState, StepStatus } from './progress'
 export { readingSet, type ReadingSet } from './readingSet'
 export { refusalOf, type Refusal } from './refuse'
-export { isClosed, judgedBy, runState, setUpRemarks, type RunState } from './runState'
+export { isClosed, judgedBy, runState, type RunState } from './runState'
 export { summarise, type Summary, type VerdictRow } from './summary'
+export { setUpRemarks } from './setUpRemarks'

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import ScreenKey from '../keys/ScreenKey.vue'
+
+/** What can be done with the reading: while a line is open keep or clear it, else take one again or back. */
+defineProps<{ typing: boolean; reading: boolean }>()
+</script>
+
+<template>
+  <div class="doing">
+    <template v-if="typing"><ScreenKey main act="keepLine" /><ScreenKey act="clearLine" /></template>
+    <template v-else-if="reading">
+      <ScreenKey quiet act="again" />
+      <ScreenKey quiet act="mistyped" />
+      <ScreenKey quiet act="takeBack" />
+      <ScreenKey quiet act="over" />
+      <ScreenKey quiet act="decide" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.doing {
+  display: flex;
+  gap: 10px;
+  padding: 6px 22px;
+  border-top: 1px solid var(--hairline);
+  min-height: 58px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+</style>

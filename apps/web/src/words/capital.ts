@@ -1,0 +1,2 @@
+/** A sentence's first letter, large. */
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)

@@ -1,0 +1,72 @@
+import type { RemarkTexts } from './remarkTexts'
+
+/** The meter: its range, its signs, its leads and its zero. */
+export const meterRemarks = {
+  'over-on-low-range': ({ params, ohms }) => ({
+    what: `Over range here proves only more than ${ohms('bound')}.`,
+    todo:
+      'goTo' in params ? `Go to ${ohms('goTo')} before calling it open.` : 'Use a higher range before calling it open.',
+  }),
+  'near-full-scale': ({ ohms }) => ({
+    what: `Close to the end of the ${ohms('range')} range.`,
+    todo: 'A slightly larger part would have read open; take the next range.',
+  }),
+  'meter-cannot': ({ ohms, figures, number }) => ({
+    what: `The limits are ${ohms('window')} apart and this meter is good to ±${figures.expanded(number('u'))}.`,
+    todo: 'No reading on it can settle this: use four wires or a finer meter.',
+  }),
+  'coarse-range': ({ ohms }) => ({
+    what: `Few digits on the ${ohms('range')} range.`,
+    todo: `Drop to ${ohms('goTo')} for more.`,
+  }),
+  'one-or-over': () => ({ what: 'A bare 1 on this meter is its over-range sign.', todo: 'Over range, or one ohm?' }),
+  'zero-or-open': () => ({ what: 'Zero is joined, over range is no path.', todo: 'Which does the meter show?' }),
+  'prefix-jump': ({ ohms, figures, number }) => ({
+    what: `k, M or G? As typed it is ${figures.plain(number('times'), 2)} times what is expected (${ohms('expected')}).`,
+    todo: 'Look at the meter’s prefix again.',
+  }),
+  'prefix-decides': () => ({
+    what: 'k, M or G? The prefix decides this one.',
+    todo: 'Look at the meter’s prefix again.',
+  }),
+  'milli-or-mega': () => ({ what: 'A small m is milli.', todo: 'Milli or mega?' }),
+  negative: ({ params }) =>
+    'net' in params
+      ? { what: 'Less than the leads alone: the zero is stale.', todo: 'Zero the leads again and take it again.' }
+      : { what: 'The leads are reversed; only the size counts.', todo: 'Nothing to do.' },
+  'leads-matter': ({ ohms }) => ({
+    what: `The leads (about ${ohms('leads')}) decide this one.`,
+    todo: 'Zero them first.',
+  }),
+  'stale-zero': ({ params, number }) => ({
+    what:
+      params['why'] === 'age'
+        ? `The zero is ${number('minutes')} minutes old.`
+        : params['why'] === 'drift'
+          ? 'The zero has moved since.'
+          : 'The leads or the jack were changed since the zero.',
+    todo: 'Zero the leads again.',
+  }),
+  'reads-like-leads': () => ({
+    what: 'That may be your leads alone.',
+    todo: 'Look where the tips are, and take it again.',
+  }),
+  'meter-unproved': () => ({ what: 'A dead meter reads open too.', todo: 'Touch the tips together and see it fall.' }),
+  'ground-ceiling': () => ({ what: 'This test sees hard shorts only.', todo: 'It says nothing of the insulation.' }),
+  'unit-missing': () => ({
+    what: 'No prefix was typed, and insulation is read in k, M or G.',
+    todo: 'Which does the tester show?',
+  }),
+  'poor-leads': ({ ohms }) => ({
+    what: `The leads read ${ohms('ohms')}: they or their clips are poor.`,
+    todo: 'Clean or change them.',
+  }),
+  'jack-after-amps': () => ({
+    what: 'The meter was just used for amperes.',
+    todo: 'Move the lead back to the ohm jack first.',
+  }),
+  'meters-disagree': ({ ohms, text }) => ({
+    what: `${text('meter')} read ${ohms('other')} here, this one ${ohms('value')}: more than both may be off.`,
+    todo: 'Compare their zeros.',
+  }),
+} satisfies RemarkTexts

@@ -1,0 +1,74 @@
+import { type Run } from '@sure-spool/core'
+import { z } from 'zod'
+import { asKept } from './asKept'
+import {
+  conditionsSchema,
+  entrySchema,
+  exactMomentSchema,
+  idSchema,
+  momentSchema,
+  runSchema,
+  uuidSchema,
+} from '../formats'
+
+const verdict = z.enum(['within', 'borderline', 'outside', 'none'])
+
+export const findingWordSchema = z.enum(['fault-found', 'undecided', 'no-fault-found'])
+
+export const summarySchema = z.object({
+  core: z.string(),
+  finding: findingWordSchema,
+  verdicts: z.array(
+    z.object({
+      check: z.string(),
+      verdict,
+      reason: z.string().optional(),
+      held: z.literal(true).optional(),
+      points: z.array(
+        z.object({
+          pair: z.tuple([z.string(), z.string()]).optional(),
+          index: z.number().optional(),
+          x: z.number().optional(),
+          conditions: conditionsSchema.optional(),
+          verdict,
+          reason: z.string().optional(),
+          held: z.literal(true).optional(),
+        }),
+      ),
+    }),
+  ),
+  relations: z.array(z.object({ id: z.string(), verdict })),
+  remarks: z.array(
+    z.object({
+      id: z.string(),
+      severity: z.enum(['stop', 'warn', 'note']),
+      check: z.string().optional(),
+      entry: z.string().optional(),
+      answered: z.literal(true).optional(),
+    }),
+  ),
+  retaken: z.array(z.string()),
+  untested: z.array(z.string()),
+  explained: z.array(z.string()),
+})
+
+export const newRunSchema = z.strictObject({
+  id: uuidSchema,
+  unit: uuidSchema,
+  startedAt: exactMomentSchema,
+  by: uuidSchema,
+})
+
+export const entriesSchema = asKept(z.strictObject({ entries: z.array(entrySchema).min(1).max(200) }))
+
+export const keptSchema = z.object({
+  kept: z.array(z.object({ id: idSchema, receivedAt: momentSchema, repeated: z.boolean() })),
+  count: z.number(),
+  state: summarySchema,
+})
+
+export const runViewSchema = z.object({ run: runSchema, state: summarySchema })
+
+export type NewRun = z.infer<typeof newRunSchema>
+export type Kept = z.infer<typeof keptSchema>
+export type RunView = { run: Run; state: z.infer<typeof summarySchema> }

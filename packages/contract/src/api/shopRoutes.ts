@@ -1,0 +1,65 @@
+import { z } from 'zod'
+import { shopSchema } from '../formats'
+import * as bodies from './bodies'
+import { byId, type Route } from './route'
+
+/** The shop, its people and meters. */
+export const shopRoutes: Route[] = [
+  {
+    method: 'get',
+    path: '/shop',
+    summary: 'Settings, people and instruments',
+    answer: bodies.shopViewSchema,
+    problems: [],
+  },
+  {
+    method: 'get',
+    path: '/shop/export',
+    summary: 'Everything, as one shop document',
+    answer: shopSchema,
+    problems: [],
+  },
+  {
+    method: 'post',
+    path: '/shop/import',
+    summary: 'Takes a shop document in; never overwrites',
+    body: shopSchema,
+    answer: bodies.importedSchema,
+    problems: [400, 409, 413, 415, 422],
+  },
+  {
+    method: 'put',
+    path: '/shop/settings',
+    summary: 'The shop’s habits, in force at once',
+    body: bodies.settingsBodySchema,
+    answer: bodies.shopViewSchema,
+    problems: [400, 422],
+  },
+  {
+    method: 'put',
+    path: '/shop/instruments/{id}',
+    summary: 'A meter, new or changed; runs keep the one they were made with',
+    params: z.object({ id: z.string() }),
+    body: bodies.instrumentBodySchema,
+    answer: bodies.shopViewSchema,
+    problems: [400, 422],
+  },
+  {
+    method: 'delete',
+    path: '/shop/instruments/{id}',
+    summary: 'Takes a meter off the bench; runs keep it',
+    params: z.object({ id: z.string() }),
+    query: bodies.byQuerySchema,
+    answer: bodies.shopViewSchema,
+    problems: [400, 404, 422],
+  },
+  {
+    method: 'put',
+    path: '/shop/people/{id}',
+    summary: 'A person, new or renamed',
+    params: byId,
+    body: bodies.personBodySchema,
+    answer: bodies.shopViewSchema,
+    problems: [400, 422],
+  },
+]
