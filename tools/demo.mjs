@@ -1,5 +1,6 @@
 import { readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { moveDays } from '../demo/moveDays.mjs'
 import { build } from './build.mjs'
 import { portFree, startDatabase } from './lib/database.mjs'
 import { checkMachine, ensureCommands, ensurePackages } from './lib/machine.mjs'
@@ -62,7 +63,7 @@ async function loadDemo(address) {
   const shop = await fetch(`${address}/api/v1/shop`).then((response) => response.json())
   if (shop.people.length > 0) return
   say('Loading the demo shop …')
-  const body = readFileSync(join(root, 'demo/shop.json'))
+  const body = moveDays(readFileSync(join(root, 'demo/shop.json'), 'utf8'))
   const response = await fetch(`${address}/api/v1/shop/import`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },

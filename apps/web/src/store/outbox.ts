@@ -67,7 +67,7 @@ export const useOutbox = defineStore('outbox', () => {
       await ('locks' in navigator ? navigator.locks.request('sure-spool-outbox', pass) : pass())
       away.value = false
     } catch (error) {
-      if (!(error instanceof Away)) throw error
+      // whatever kept it from going up, it waits: only a final refusal is set aside
       away.value = true
       keepTrying(error)
     } finally {
@@ -76,8 +76,8 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   /** Tries again until the server is there, no sooner than it asked for. */
-  function keepTrying(cause: Away): void {
-    trying ??= pause(cause.retryAfterMs)
+  function keepTrying(cause: unknown): void {
+    trying ??= pause(askedFor(cause))
       .then(() => pRetry(tryAgain, { ...tries, onFailedAttempt: ({ error }) => pause(askedFor(error)) }))
       .finally(() => (trying = undefined))
   }

@@ -1,0 +1,1 @@
+export function moveDays(text: string, now?: Date): string
