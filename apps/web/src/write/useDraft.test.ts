@@ -65,7 +65,7 @@ const type = (draft: Opened, text: string, field = 'model') =>
     card.name.model = text
   }, field)
 /** whole enough to be sent: a template that has a terminal */
-const fill = (draft: Opened) => draft.change((card) => Object.assign(card, { ...draftCard(), name: card.name }))
+const fill = (draft: Opened) => draft.change((card) => Object.assign(card, draftCard()))
 const copy = () => readCopy<{ card: Card; dirty: boolean; replaces?: string }>(`draft:${id}:1`)
 const sent = () => server.of('PUT', /revisions/)
 /** what the server has of it */
@@ -101,6 +101,7 @@ describe('a new card', () => {
     const script = new Script(twinCard(), { id: 'r1' }).ready().read('low', '322')
     await keepRunCopy(script.run)
     expect((await opened({ run: 'r1' })).card.value?.checks.length).toBeGreaterThan(0)
+    await (await browserDatabase()).copies.clear()
     expect((await opened({ run: 'nowhere' })).told.value).toContain('never opened on this browser')
     await (await browserDatabase()).copies.clear()
     server.on('GET', /^\/cards\/other$/, { body: { card: twinCard(), revisions: [] } })
