@@ -145,7 +145,7 @@ describe('while the server is away', () => {
   })
 
   test('the server’s own word on when to ask again is kept', async () => {
-    server.refuse('POST', /entries$/, 429, 'too many', { 'Retry-After': '30' })
+    server.refuse('POST', /entries$/, 429, 'too many', { 'Retry-After': '2' })
     const outbox = put(entry('a'))
     await outbox.settle()
     await arrived(120)
