@@ -10,6 +10,7 @@ import {
   leadsCard,
   pocketMeter,
   relayCard,
+  runs,
   Script,
   senderCard,
   twinCard,
@@ -107,7 +108,7 @@ test('whatever is typed on whatever part, every word is one a person can read', 
         expect(said.filter((one) => nonsense.test(one))).toEqual([])
       },
     ),
-    { numRuns: 300 },
+    { numRuns: runs(300) },
   )
 })
 

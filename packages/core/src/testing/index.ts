@@ -15,3 +15,4 @@ export {
 export { randomText } from './randomText'
 export { decidedByOhms, readPath, workThrough, type Bench } from './technician'
 export { sceneOf, scenes, type Scene } from './scene'
+export { runs } from './runs'
