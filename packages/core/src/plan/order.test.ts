@@ -158,6 +158,9 @@ describe('the places of one check', () => {
       'travel:0',
       'travel:50',
     ])
+    const bandFirst = plainCheck('travel', 'curve', pair('A', 'B'), band)
+    bandFirst.limits.push({ id: 'l2', for: 'any', limit: curve, source: 's1' })
+    expect(points(bandFirst)).toEqual([0, 50].map((x) => [`travel:${x}`, { pair: ['A', 'B'], covers: ['A', 'B'], x }]))
     expect(points(plainCheck('coil', 'resistance', pair('A', 'B'), band)).map(([id]) => id)).toEqual(['coil'])
     expect(points(plainCheck('pins', 'three-pins', { among: ['A', 'B', 'C'] }, band)).map(([id]) => id)).toEqual([
       'pins:A-B',
@@ -178,6 +181,8 @@ describe('the places of one check', () => {
     expect(at(contacts, coil)).toEqual(['k:C-D'])
     expect(at({ ...contacts, at: pair('A', 'B') }, coil)).toEqual(['k:A-B'])
     expect(at(contacts, { windings: [] })).toHaveLength(6)
+    const apart = [winding('D', 'frame'), winding('A', 'B')]
+    expect(at(contacts, { windings: apart })).toEqual(['k:C-D'])
   })
 
   test('each contact says how its coil is driven: not at all where nothing is said', () => {
@@ -207,7 +212,7 @@ describe('the clips', () => {
     expect(middle([ohms('C', 'D'), ohms('A', 'B')], { windings })).toEqual(['CD', 'AB'])
   })
 
-  test('contacts at rest come before driven ones within a set-up’s own order', () => {
+  test('contacts at rest come before driven ones, whatever the card’s order', () => {
     const drive = { plus: 'A', minus: 'B' }
     const at = (id: string, conditions: Check['conditions']) =>
       plainCheck(id, 'contacts', pair('C', 'D'), band, { conditions: conditions ?? {} })

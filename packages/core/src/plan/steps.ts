@@ -182,15 +182,13 @@ function clipOrder(places: Placed[]): Placed[] {
   const left = [...places]
   const ordered: Placed[] = []
   const breadth = ({ check }: Placed) => (check.toFrame ? 0 : Math.max(1, check.touches.size))
-  const driven = ({ point }: Placed) => Number(point.drive !== undefined && point.drive !== null)
   while (left.length > 0) {
     const last = ordered.at(-1)
-    const rest = left.filter((one) => driven(one) === Math.min(...left.map(driven)))
-    const least = Math.min(...rest.map(breadth))
-    const sharing = rest.filter((one) => last?.point.pair?.some((terminal) => one.point.pair?.includes(terminal)))
+    const least = Math.min(...left.map(breadth))
+    const sharing = left.filter((one) => last?.point.pair?.some((terminal) => one.point.pair?.includes(terminal)))
     const next =
       sharing.find((one) => breadth(one) === Math.min(...sharing.map(breadth))) ??
-      rest.find((one) => breadth(one) === least)
+      left.find((one) => breadth(one) === least)
     if (!next) break
     ordered.push(next)
     left.splice(left.indexOf(next), 1)
