@@ -71,7 +71,7 @@ async function plantIn(room) {
 async function databaseForTests() {
   await ensureCommands('mariadbd')
   await build()
-  const database = await startDatabase(join(dataFolder, 'test'))
+  const database = await startDatabase(join(dataFolder, 'mutants/database'))
   process.env.TEST_DATABASE_URL = database.url
   return database
 }

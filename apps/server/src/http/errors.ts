@@ -17,6 +17,8 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, request, respo
     return
   }
   const problem = problemOf(error)
+  // what is left of a body that was refused is read away: else the answer waits behind it
+  request.resume()
   if (problem.status >= 500) request.log?.error({ err: error }, problem.detail)
   if (problem.status === 503) response.setHeader('Retry-After', '2')
   response

@@ -141,7 +141,7 @@ export function cardRoutes({ database, heavy }: Pick<Served, 'database' | 'heavy
 /** The ids that an export names, or those of all published cards. */
 async function chosen(queries: Queries, query: unknown): Promise<string[]> {
   const { ids } = parse(idsQuerySchema, query)
-  return ids === undefined ? publishedIds(queries) : ids.split(',').map(idOf)
+  return ids === undefined ? publishedIds(queries) : ids.split(',')
 }
 
 const cardsAtOnce = 50

@@ -59,7 +59,10 @@ export const writtenSchema = z.object({ hash: z.string(), revision: z.number(), 
 
 export const publishSchema = z.strictObject({ by: uuidSchema, hash: z.string().max(64) })
 
-export const idsQuerySchema = z.strictObject({ ids: z.string().max(40_000).optional() })
+const idsPattern = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}(,[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12})*$/
+export const idsQuerySchema = z.strictObject({
+  ids: z.string().max(40_000).regex(idsPattern, 'must be UUIDs in lower case with commas between').optional(),
+})
 
 /** What the shop's own record says of a card: every unit's readings that counted when its run was closed. */
 export const cardRecordSchema = z.object({

@@ -29,7 +29,7 @@ export const cardFileRoutes: Route[] = [
     body: z.string(),
     media: 'text/csv',
     answer: bodies.figuresPreviewSchema,
-    problems: [400, 409, 413, 415, 422],
+    problems: [400, 413, 415, 422],
   },
   {
     method: 'post',

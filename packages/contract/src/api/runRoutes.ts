@@ -11,7 +11,7 @@ export const runRoutes: Route[] = [
     body: bodies.newRunSchema,
     answer: bodies.runViewSchema,
     created: true,
-    problems: [400, 404, 409, 422],
+    problems: [400, 409, 422],
   },
   {
     method: 'get',

@@ -60,6 +60,6 @@ export const shopRoutes: Route[] = [
     params: byId,
     body: bodies.personBodySchema,
     answer: bodies.shopViewSchema,
-    problems: [400, 422],
+    problems: [400, 404, 422],
   },
 ]
