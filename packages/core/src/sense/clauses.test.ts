@@ -1,0 +1,169 @@
+import type { Card, Instrument } from '../document'
+import { fourWireMeter, knobMeter, Script, twinCard } from '../testing'
+import { but, butBand, butCheck, butOpen, butReading, holdClauses, noFigure } from '../testing/clauses'
+import * as comparing from './comparingRules'
+import * as entries from './entryRules'
+import * as readings from './readingRules'
+
+const on = (card: Card = twinCard(), ...instruments: Instrument[]) =>
+  new Script(card, instruments.length > 0 ? { instruments } : {}).ready()
+const low = (text: string, ...meters: Instrument[]) => on(twinCard(), ...meters).read('low', text)
+const room = { kind: 'temperature', part: 'room', roomC: 20 } as const
+const atRoom = (card: Card = twinCard()) => new Script(card).put({ kind: 'isolation', state: 'loose' }).put(room)
+const zero = (ohms: number, how: 'hardware' | 'subtract' | 'carried' = 'subtract') =>
+  ({ kind: 'lead-check', instrument: 'm2', text: String(ohms), ohms, u: 0.018, how }) as const
+
+holdClauses([
+  [
+    entries.overOnLowRange,
+    () => low('OL 200'),
+    {
+      'a range that reaches the limit': () => low('OL 2k'),
+      'a figure': butReading({ kind: 'value', value: 200 }),
+      'no bound': but({ bound: undefined as never }),
+      'no upper limit': butBand({ min: 286 }),
+      'open is expected': butOpen,
+      'the bound is at the limit': but(({ limit }) => ({ bound: limit?.band.max ?? 0 })),
+    },
+  ],
+  [
+    entries.nearFullScale,
+    () => on(twinCard(), knobMeter).read('trigger', '188'),
+    {
+      'at nine tenths': but(({ range }) => ({ taken: 0.9 * (range?.fullScale ?? 0) })),
+      'a meter that ranges itself': but(({ instrument }) => ({
+        instrument: { ...instrument, ranging: 'auto' } as Instrument,
+      })),
+      'no figure': noFigure,
+      'no known range': but({ range: undefined as never }),
+    },
+  ],
+  [
+    entries.coarseRange,
+    () => on(twinCard(), knobMeter).read('low', '310', { range: 2e6 }),
+    {
+      'a range that suits': () => on(twinCard(), knobMeter).read('low', '310', { range: 2e3 }),
+      'no lower range that holds it': but({ instrument: undefined as never }),
+      'at a twentieth of the range': but(({ range }) => ({ taken: 0.05 * (range?.fullScale ?? 0) })),
+      'limits ten steps apart': butBand({ min: 300, max: 300 + 1e4 }),
+      'one limit alone': butBand({ min: 286 }),
+      'no figure': noFigure,
+    },
+  ],
+  [
+    entries.oneOrOver,
+    () => low('1', knobMeter),
+    { 'another sign': () => low('1'), 'another figure': () => low('1.0', knobMeter) },
+  ],
+  [
+    entries.zeroOrOpen,
+    () => low('0'),
+    {
+      'not nought': but({ taken: 0.5 }),
+      'not ohms': but({ quantity: 'voltage' }),
+      'a contact': butCheck({ kind: 'contacts' }),
+      'what should be closed': but(({ limit }) => (limit ? { limit: { ...limit, kind: 'closed' } } : {})),
+      'a reading that was sent by a meter': butReading({ taken: 'meter' as never }),
+      'leads that are not known, after a figure': but({ leads: undefined as never }),
+    },
+  ],
+  [
+    entries.negative,
+    () => low('-318'),
+    {
+      'above nought': but({ taken: 318, netNegative: undefined as never }),
+      'not ohms': but({ quantity: 'current' }),
+      'no figure': noFigure,
+    },
+  ],
+  [
+    entries.fitsAnother,
+    () => low('36.4'),
+    {
+      'it fits its own': but({ judged: 320, net: 36.4 }),
+      'no figure': noFigure,
+      'no limit': but({ limit: undefined as never }),
+      'open is expected': butOpen,
+      'it fits none': but({ judged: 60, net: 60 }),
+      'the other is read already': () => on().read('high', '36.5').read('low', '36.4'),
+      'the other is of another kind': but({ quantity: 'voltage' }),
+    },
+  ],
+  [
+    entries.sameAsLast,
+    () => on().read('low', '322').read('series', '322'),
+    {
+      'another figure': but({ taken: 323 }),
+      'the first reading': (moment) => ({ ...moment, before: [] }),
+      'no limits here': but({ limit: undefined as never }),
+      'open is expected': butOpen,
+      'limits within a tenth of each other': butBand({ min: 286, max: 350 }),
+      'the same check': (moment) => ({ ...moment, before: [{ ...moment.evaluation }] }),
+    },
+  ],
+  [
+    entries.leakOverBreak,
+    () => low('2.1M'),
+    {
+      'not open': but({ reason: 'above-maximum' }),
+      'no figure': noFigure,
+      'a limit where open begins': butBand({ max: 1e6 }),
+    },
+  ],
+  [
+    comparing.poorLeads,
+    () => atRoom().put(zero(0.51)).read('low', '318'),
+    {
+      'at half an ohm': () => atRoom().put(zero(0.5)).read('low', '318'),
+      'not ohms': but({ quantity: 'voltage' }),
+      'leads that were only assumed': but({ leads: undefined as never }),
+    },
+  ],
+  [
+    comparing.lowByALittle,
+    () => atRoom().put(zero(0, 'hardware')).read('low', '280'),
+    {
+      'at the limit': but(({ limit }) => ({ judged: limit?.band.min ?? 0 })),
+      'twelve per cent low': but(({ limit }) => ({ judged: 0.88 * (limit?.band.min ?? 0) })),
+      'its temperature was measured': but(({ temperature }) => ({
+        temperature: { ...temperature, from: 'measured' } as never,
+      })),
+      'not ohms': but({ quantity: 'voltage' }),
+      'no metal': butCheck({ material: 'resistive' }),
+      'no lower limit': butBand({ max: 350 }),
+      'open is expected': butOpen,
+      'not judged': noFigure,
+    },
+  ],
+  [
+    comparing.metersDisagree,
+    () => on(twinCard(), fourWireMeter, knobMeter).read('low', '318').read('low', '345', { instrument: 'k3' }),
+    {
+      'no figure': noFigure,
+      'no meter named': but({ instrument: undefined as never }),
+      'one meter': (moment) => ({ ...moment, evaluation: { ...moment.evaluation, instrument: fourWireMeter } }),
+      'within what both could be off by': but(({ net = 0 }) => ({ netU: net })),
+      'nothing earlier': (moment) => ({ ...moment, earlier: [] }),
+    },
+  ],
+  [
+    readings.repeatsApart,
+    () => low('318').again('low', '330'),
+    {
+      'within a per cent and three counts': but({ taken: 321 }),
+      'a prefix that slipped': but({ taken: 318_000 }),
+      'another meter': but({ instrument: knobMeter }),
+      'no figure': noFigure,
+      'nothing earlier': (moment) => ({ ...moment, earlier: [] }),
+    },
+  ],
+  [
+    readings.groundCeiling,
+    () => on().read('frame', 'OL 1M', { pair: ['O', 'frame'] }),
+    {
+      'a high range': but({ bound: 2e6 }),
+      'not to frame': butCheck({ toFrame: false }),
+      'not within': but({ verdict: 'none' }),
+    },
+  ],
+])

@@ -1,0 +1,115 @@
+import { describe, expect, test } from '@jest/globals'
+import type { Card } from '../document'
+import { coarseCard, knobMeter, plainCheck, relayCard, Script, twinCard, valveCard } from '../testing'
+import { but, butCheck, butOpen, butReading, holdClauses, momentOf, noFigure } from '../testing/clauses'
+import * as driving from './drivingRules'
+import * as setUp from './setUpRules'
+
+const on = (card: Card = twinCard()) => new Script(card).ready()
+const low = (text: string) => on().read('low', text)
+const room = { kind: 'temperature', part: 'room', roomC: 20 } as const
+const atRoom = (card: Card = twinCard()) => new Script(card).put({ kind: 'isolation', state: 'loose' }).put(room)
+const zero = (ohms: number, how: 'hardware' | 'subtract' | 'carried' = 'subtract') =>
+  ({ kind: 'lead-check', instrument: 'm2', text: String(ohms), ohms, u: 0.018, how }) as const
+const drive = { plus: '85', minus: '86' }
+const contact = (script: Script) => script.read('driven', '0.2', { pair: ['30', '87'], conditions: { drive } })
+
+holdClauses([
+  [
+    setUp.notIsolated,
+    () => new Script(twinCard()).put(room).read('low', '318'),
+    {
+      'not ohms': but({ quantity: 'voltage' }),
+      loose: () => low('318'),
+      unplugged: () => new Script(twinCard()).put({ kind: 'isolation', state: 'unplugged' }).read('low', '318'),
+      'what lies beside it is known': () =>
+        new Script(twinCard()).put({ kind: 'isolation', state: 'in-circuit', parallelOhms: 1e4 }).read('low', '318'),
+      'one end is lifted': () =>
+        new Script(twinCard())
+          .put({ kind: 'isolation', state: 'one-end-lifted', lifted: ['G'] } as never)
+          .read('low', '318', { pair: ['O', 'G'] }),
+    },
+  ],
+  [
+    setUp.staleZero,
+    () => low('318').wait(61).read('low', '318'),
+    {
+      'within the hour': but(({ leads }) => ({ leads: { ...leads, ageMs: 3_600_000 } as never })),
+      'not ohms': but({ quantity: 'voltage' }),
+      'four wires': but(({ leads }) => ({ leads: { ...leads, from: 'four-wire' } as never })),
+      'no leads known': but({ leads: undefined as never }),
+      'open is expected': butOpen,
+    },
+  ],
+  [
+    setUp.staleZero,
+    () => on().put({ kind: 'proof', of: 'jack' }).read('low', '318'),
+    {
+      'the jack was moved before the zero': () =>
+        new Script(twinCard()).put({ kind: 'proof', of: 'jack' }).put(zero(0.1)).read('low', '318'),
+      'something else was proved': () => on().put({ kind: 'proof', of: 'tips' }).read('low', '318'),
+    },
+  ],
+  [
+    setUp.readsLikeLeads,
+    () => atRoom(coarseCard()).put(zero(0.5)).read('lighting', '0.51'),
+    {
+      'a figure of its own': () => atRoom(coarseCard()).put(zero(0.1)).read('lighting', '0.66'),
+      'no leads known': but({ leads: undefined as never }),
+      'not ohms': but({ quantity: 'voltage' }),
+      'no winding between': butCheck({ touches: new Set() }),
+      'a test to frame': butCheck({ toFrame: true }),
+      'what should be closed': but(({ limit }) => (limit ? { limit: { ...limit, kind: 'closed' } } : {})),
+      'no figure': noFigure,
+    },
+  ],
+  [
+    driving.unknownPinsPower,
+    () => contact(on(relayCard())),
+    {
+      'the coil is known': () => contact(on(relayCard()).read('coil', '91.0')),
+      'at rest': butReading({ conditions: { drive: null } }),
+    },
+  ],
+  [
+    driving.jackAfterAmps,
+    () => on(valveCard()).read('draw', '1.500').read('coil', '8.00'),
+    {
+      'not ohms': but({ quantity: 'voltage' }),
+      'another meter took the amperes': but({ instrument: knobMeter }),
+      'something else came last': () => on(valveCard()).read('draw', '1.500').read('coil', '8.00').read('coil', '8.00'),
+      'the jack was moved in between': () =>
+        on(valveCard()).read('draw', '1.500').put({ kind: 'proof', of: 'jack' }).read('coil', '8.00'),
+    },
+  ],
+  [
+    driving.partWarm,
+    () => atRoom().put({ kind: 'work', what: 'reflow', place: 'low' }).wait(10).read('low', '318'),
+    {
+      'after twenty minutes': () =>
+        atRoom().put({ kind: 'work', what: 'reflow', place: 'low' }).wait(20).read('low', '318'),
+      'cold work': () => atRoom().put({ kind: 'work', what: 'clean', place: 'low' }).read('low', '318'),
+      'its temperature was measured': but(({ temperature }) => ({
+        temperature: { ...temperature, from: 'measured' } as never,
+      })),
+      'not ohms': but({ quantity: 'voltage' }),
+      'no limit to be judged by': but({ limit: undefined as never }),
+      'open is expected': butOpen,
+    },
+  ],
+])
+
+describe('power on pins', () => {
+  const speaks = (script: Script) => driving.unknownPinsPower.test(momentOf(script)) !== null
+
+  test('wants both of them known: one is not enough', () => {
+    const card = relayCard()
+    card.checks.push(plainCheck('half', 'resistance', { pair: ['85', '30'] }))
+    expect(speaks(contact(on(card).read('half', '5.0k')))).toBe(true)
+    expect(speaks(contact(on(card).read('half', '5.0k').read('coil', '91.0')))).toBe(false)
+  })
+
+  test('is not known from a reading that was itself driven', () => {
+    expect(speaks(contact(on(relayCard()).read('coil', '91.0', { conditions: { drive } })))).toBe(true)
+  })
+})

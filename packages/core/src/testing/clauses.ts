@@ -1,0 +1,50 @@
+import { describe, expect, test } from '@jest/globals'
+import type { Reading } from '../document'
+import type { Evaluation } from '../judgement'
+import type { Moment, ReadingRule } from '../sense/rule'
+import { sceneOf } from './scene'
+import type { Script } from './script'
+
+/** The moment at which the last reading of a script was judged. */
+export function momentOf(script: Script): Moment {
+  const scene = sceneOf(script)
+  const evaluation = scene.all.at(-1)
+  if (!evaluation) throw new Error('nothing was read')
+  const earlier = scene.all.slice(0, -1)
+  const before = earlier.filter((one) => !scene.tape.gone.has(one.entry.id) && one.point !== evaluation.point)
+  return { bench: scene.bench, evaluation, before, standing: scene.standing, earlier, relations: scene.state.relations }
+}
+export type Change = (moment: Moment) => Moment
+/** The same moment with another figure, limit, meter … of its reading. */
+export const but =
+  (changes: Partial<Evaluation> | ((one: Evaluation) => Partial<Evaluation>)): Change =>
+  (moment) => ({
+    ...moment,
+    evaluation: {
+      ...moment.evaluation,
+      ...(typeof changes === 'function' ? changes(moment.evaluation) : changes),
+    } as Evaluation,
+  })
+export const butReading = (changes: Partial<Reading>): Change =>
+  but(({ entry }) => ({ entry: { ...entry, reading: { ...entry.reading, ...changes } } }))
+export const butCheck = (changes: Partial<Evaluation['check']>): Change =>
+  but(({ check }) => ({ check: { ...check, ...changes } }))
+export const butBand = (band: { min?: number; max?: number }): Change =>
+  but(({ limit }) => (limit ? { limit: { ...limit, band } } : {}))
+export const butOpen: Change = but(({ limit }) => (limit ? { limit: { ...limit, expectOpen: 1e6 } as never } : {}))
+/** A reading without a figure. */
+export const noFigure: Change = but({ net: undefined, taken: undefined, judged: undefined } as never)
+
+/** A rule, a moment at which it speaks, and for each of its conditions the nearest moment at which it does not. */
+export type Clauses = [rule: ReadingRule, speaks: () => Script, silent: Record<string, Change | (() => Script)>]
+
+/** Holds every clause of these rules: the case that needs it and the nearest that does not. */
+export function holdClauses(rules: Clauses[]): void {
+  describe.each(rules.map((one) => [one[0].id, ...one] as const))('%s', (_, rule, speaks, silent) => {
+    test('speaks', () => expect(rule.test(momentOf(speaks()))).not.toBeNull())
+    test.each(Object.entries(silent))('not with: %s', (_what, change) => {
+      const moment = change.length === 0 ? momentOf((change as () => Script)()) : (change as Change)(momentOf(speaks()))
+      expect(rule.test(moment)).toBeNull()
+    })
+  })
+}
