@@ -57,7 +57,7 @@ async function plantIn(room) {
       incrementalFile: join(folder, `${room.name}.json`),
       tempDirName: join(dataFolder, 'mutants/house'),
       ignorePatterns: ['.data', 'test-results', 'docs/screenshots', 'e2e', '**/dist'],
-      timeoutMS: 20_000,
+      timeoutMS: 10_000,
       concurrency: room.tests === 'server' ? 1 : 2,
       reporters: ['progress'],
       logLevel: 'warn',

@@ -80,8 +80,9 @@ describe('cards in and out as JSON', () => {
       const all = body()
       const answer = await lines(...all)
       expect([answer.status, answer.body.detail]).toEqual([status, expect.stringContaining(words)])
-      const [, first] = all as { id?: string }[]
-      if (first?.id !== undefined) expect((await api().get(`/api/v1/cards/${first.id}`)).status).toBe(404)
+      const ids = all.flatMap((one) => (typeof one === 'object' && 'id' in one ? [one.id] : []))
+      const kept = await Promise.all(ids.map(async (id) => (await api().get(`/api/v1/cards/${id}`)).status))
+      expect(kept).toEqual(ids.map(() => 404))
     })
 
     test('another content type is refused, and a refusal in the middle of progress is the last line', async () => {

@@ -12,19 +12,28 @@ const cardOf = (model: string): Card => {
   return structuredClone(card)
 }
 
-describe.each(cards.map((card) => [card.name.model, card] as const))(
-  'a relation made by hand on %s',
-  (_model, card) => {
-    test.each(kinds)('%s names checks that are there, and the card stays one that can be kept', (kind) => {
-      const made = relationOf(card, kind, { id: 'r99', source: card.sources[0]?.id ?? '' })
-      if (!made) return
+const byHand = cards.flatMap((card) =>
+  kinds.flatMap((kind) => {
+    const made = relationOf(card, kind, { id: 'r99', source: card.sources[0]?.id ?? '' })
+    return made ? [[kind, card.name.model, card, made] as const] : []
+  }),
+)
+
+describe('a relation made by hand', () => {
+  test('of every kind is offered on some card', () => {
+    expect(kinds.filter((kind) => !byHand.some(([one]) => one === kind))).toEqual([])
+  })
+
+  test.each(byHand)(
+    '%s on %s names checks that are there, and the card stays one that can be kept',
+    (_kind, _model, card, made) => {
       const longer = { ...structuredClone(card), relations: [...card.relations, made] }
       expect(cardSchema.safeParse(longer).error).toBeUndefined()
       expect(contradictionsIn(longer)).toEqual([])
       expect(relationSaid(longer, made)).not.toBe('')
-    })
-  },
-)
+    },
+  )
+})
 
 test('a draw is between amperes and ohms, three of a kind on three pins: cards without them do not offer it', () => {
   const head = { id: 'r9', source: 's1' }

@@ -55,15 +55,18 @@ describe.each(cards.map((card) => [card.name.model, card] as const))('a simulate
     expect(finding.word).toBe('fault-found')
     expect(finding.faults.some((fault) => fault.side === 'low' || fault.relation !== undefined)).toBe(true)
   })
+})
 
-  test('with a leak to frame is found by the ground test', () => {
+const framed = cards.filter(({ checks }) => checks.some(({ at }) => 'each' in at && at.to === 'frame'))
+test.each(framed.map((card) => [card.name.model, card] as const))(
+  'a simulated %s with a leak to frame is found by its ground test',
+  (_model, card) => {
     const [winding] = card.windings
-    const frame = card.checks.find((check) => 'each' in check.at && check.at.to === 'frame')
-    if (!winding || !frame || !('each' in frame.at)) return
+    if (!winding) throw new Error('every card here has a winding')
     const { finding } = worked(card, 2, [{ kind: 'ground-leak', winding: winding.id, position: 0.5, ohms: 900 }])
     expect(finding.word).toBe('fault-found')
-  })
-})
+  },
+)
 
 test('poor contacts are taken again with clips, and no fault is made of them', () => {
   const card = demoCard('orrinvale-18-twin')
