@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import * as core from '.'
-import { runs } from './testing'
+import { draws } from './testing'
 
 const ohms = fc.double({ min: 0, max: 1e9, noNaN: true })
 const positive = fc.double({ min: 1e-6, max: 1e9, noNaN: true })
@@ -173,7 +173,7 @@ describe.each(functions)('%s', (_name, calls) => {
       fc.property(calls, (call) => {
         expect(holdsNaN(call())).toBe(false)
       }),
-      { numRuns: runs(300) },
+      { numRuns: draws(300) },
     )
   })
 })

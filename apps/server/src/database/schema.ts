@@ -13,7 +13,7 @@ import {
   uniqueIndex,
   varchar,
 } from 'drizzle-orm/mysql-core'
-import { document, id, moment } from './columns'
+import { document, id, moment } from './columnTypes'
 
 export const people = mysqlTable('people', {
   id: id('id').primaryKey(),

@@ -12,11 +12,11 @@ import { cardsInKeys } from './cardsInKeys'
 import CardsPreviewTable from './CardsPreviewTable.vue'
 import ConflictChoice from './ConflictChoice.vue'
 import FiguresTable from './FiguresTable.vue'
-import { rowKey, useTakingIn } from './useTakingIn'
+import { rowKey, useCardFile } from './useCardFile'
 
 /** Taking in cards or figures: first it is said what would happen, then it is done, whole or not at all. */
 const router = useRouter()
-const taking = useTakingIn()
+const taking = useCardFile()
 const { name, problems, told, rows, conflicts, differences, resolve, figures, progress, working, ready } = taking
 const field = ref<InstanceType<typeof FileField>>()
 const shown = computed(() => figures.value !== undefined || rows.value.length > 0)

@@ -10,7 +10,7 @@ import {
   leadsCard,
   pocketMeter,
   relayCard,
-  runs,
+  draws,
   Script,
   senderCard,
   twinCard,
@@ -108,7 +108,7 @@ test('whatever is typed on whatever part, every word is one a person can read', 
         expect(said.filter((one) => nonsense.test(one))).toEqual([])
       },
     ),
-    { numRuns: runs(300) },
+    { numRuns: draws(300) },
   )
 })
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { quantities, type Limit, type Quantity } from '../document'
 import { parseLimit, type LimitProblem } from './parseLimit'
-import { randomText, runs } from '../testing'
+import { randomText, draws } from '../testing'
 
 const read = (text: string, quantity: Quantity = 'resistance', decimalComma = false) =>
   parseLimit({ text, quantity, decimalComma })
@@ -59,5 +59,5 @@ test('any text: nothing throws, nothing is NaN or infinite, a band stands the ri
     if (limit.kind === 'band' && limit.min > limit.max) return false
     return Object.values(limit).every((one) => typeof one !== 'number' || Number.isFinite(one))
   }
-  fc.assert(fc.property(randomText, fc.constantFrom(...quantities), fc.boolean(), sound), { numRuns: runs(100_000) })
+  fc.assert(fc.property(randomText, fc.constantFrom(...quantities), fc.boolean(), sound), { numRuns: draws(100_000) })
 }, 120_000)

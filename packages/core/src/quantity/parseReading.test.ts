@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { quantities } from '../document'
-import { randomText, runs } from '../testing'
+import { randomText, draws } from '../testing'
 import { formatFigure } from './format'
 import { parseReading } from './parseReading'
 import { textMismatch, typedReading } from './typedReading'
@@ -31,7 +31,7 @@ describe('parseReading', () => {
       )
       return figures && (problem === undefined ? kind !== 'invalid' : problems.includes(problem))
     }
-    fc.assert(fc.property(randomText, fc.constantFrom(...quantities), fc.boolean(), sound), { numRuns: runs(100_000) })
+    fc.assert(fc.property(randomText, fc.constantFrom(...quantities), fc.boolean(), sound), { numRuns: draws(100_000) })
   }, 120_000)
 
   test('what was formatted is read back within half its last digit', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { knobMeter, pocketMeter, fourWireMeter, runs, twinCard, valveCard } from '../testing'
+import { knobMeter, pocketMeter, fourWireMeter, draws, twinCard, valveCard } from '../testing'
 import {
   chanceFrom,
   display,
@@ -74,7 +74,7 @@ describe('a meter', () => {
         expect(settled.state).toBe('settled')
         expect(Math.abs(Number(text) - 318.11)).toBeLessThan(0.005 * 318 + 0.4)
       }),
-      { numRuns: runs(100) },
+      { numRuns: draws(100) },
     )
   })
 

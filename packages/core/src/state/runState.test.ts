@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Entry } from '../document'
-import { chargingCard, coarseCard, fourWireMeter, knobMeter, runs, Script, twinCard } from '../testing'
+import { chargingCard, coarseCard, fourWireMeter, knobMeter, draws, Script, twinCard } from '../testing'
 import { runState, type RunState } from './runState'
 import { summarise } from './summary'
 
@@ -116,7 +116,7 @@ describe('the tape', () => {
       fc.property(fc.shuffledSubarray(run.entries, { minLength: run.entries.length }), (entries: Entry[]) => {
         expect(JSON.stringify(summarise(runState({ ...run, entries })))).toBe(expected)
       }),
-      { numRuns: runs(50) },
+      { numRuns: draws(50) },
     )
   })
 
@@ -154,7 +154,7 @@ describe('the tape', () => {
         const told = (state: RunState) => [summarise(state), state.remarks, state.step, state.finding]
         expect(told(script.state())).toEqual(told(runState(fresh)))
       }),
-      { numRuns: runs(150) },
+      { numRuns: draws(150) },
     )
   })
 

@@ -22,7 +22,7 @@ import {
   takenBackIn,
   type Tape,
 } from '../judgement'
-import { progressOf, type StepState } from './progress'
+import { progressOf, type StepState } from './stepStates'
 import { findingOf, sumStands, type Finding } from './finding'
 
 /** All that follows from a run's entries. Nothing here is kept as a source: the same run gives the same state. */

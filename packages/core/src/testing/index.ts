@@ -11,8 +11,8 @@ export {
   relayCard,
   senderCard,
   valveCard,
-} from './kinds'
+} from './plainCards'
 export { randomText } from './randomText'
 export { decidedByOhms, readPath, workThrough, type Bench } from './technician'
 export { sceneOf, scenes, type Scene } from './scene'
-export { runs } from './runs'
+export { draws } from './draws'

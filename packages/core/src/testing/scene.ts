@@ -10,7 +10,7 @@ import {
 import type { Closing } from '../sense'
 import type { RunState } from '../state'
 import { chargingCard, twinCard } from './cards'
-import { armatureCard, compressorCard, leadsCard, pickupCard, relayCard, senderCard, valveCard } from './kinds'
+import { armatureCard, compressorCard, leadsCard, pickupCard, relayCard, senderCard, valveCard } from './plainCards'
 import { Script } from './script'
 
 /** A run judged, with what its pieces are asked by: for the examples that the doc comments give, and for tests. */

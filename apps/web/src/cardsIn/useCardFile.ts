@@ -13,7 +13,7 @@ export const rowKey = ({ id, revision }: { id: string; revision: number }): stri
  * Taking in a file of cards or figures: read and validated here in a thread of its own, decided by the server from heads and hashes, and
  * kept only when somebody has said so. What is kept refers to what was shown.
  */
-export function useTakingIn() {
+export function useCardFile() {
   const shop = useShop()
   const reading = useFileReading()
   const name = ref('')
