@@ -1,0 +1,105 @@
+import { describe, expect, test } from '@jest/globals'
+import { prepareCard, type Card, type Check, type Instrument, type Step } from '@sure-spool/core'
+import { knobMeter, plainCard, plainCheck, pocketMeter } from '@sure-spool/core/testing'
+import { figuresWith } from './figures'
+import { againVerb, plainInstruction, readingInstruction } from './instruction'
+
+const figures = figuresWith(() => false)
+const cardOf = (check: Check): Card =>
+  plainCard({
+    family: 'other',
+    terminals: ['A', 'B', 'frame'].map((id) => ({ id, label: id, aliases: [] })),
+    checks: [check],
+    care: { isolate: ['Unplug it.', 'Lift one end.'], maxTestVolts: 500, cautions: [] },
+  })
+const said = (
+  kind: Check['kind'],
+  {
+    meter = pocketMeter,
+    asked = '',
+    ...more
+  }: Partial<Check> & { meter?: Instrument | undefined; asked?: string } = {},
+) => {
+  const card = cardOf({ ...plainCheck('it', kind, { pair: ['A', 'B'] }), ...more })
+  const check = prepareCard(card).checks.get('it')
+  if (!check) throw new Error('the card has it')
+  return readingInstruction(card, check, meter, asked, figures)
+}
+
+describe('what the meter is set to', () => {
+  test('volts by their kind, whatever range is asked for', () => {
+    expect(said('ac-output', { asked: '60 V' })).toBe('AC volts.')
+    expect(said('dc-output')).toBe('DC volts.')
+  })
+
+  test('a meter that ranges itself is offered the range, ohms where none is asked for, nothing where that says nothing', () => {
+    expect(said('resistance', { asked: '600 Ω' })).toBe('On 600 Ω or auto.')
+    expect(said('resistance')).toBe('On ohms or auto.')
+    expect(said('inductance')).toBe('')
+  })
+
+  test('a meter ranged by hand is told the range; the lowest that does where none is known; or that it has none', () => {
+    expect(said('resistance', { meter: knobMeter, asked: '2 kΩ' })).toBe('On 2 kΩ.')
+    expect(said('resistance', { meter: knobMeter })).toBe('On the lowest range that does not run over.')
+    expect(said('inductance', { meter: knobMeter })).toBe('Knob meter K3 states no range for it.')
+  })
+})
+
+describe('what goes with a reading', () => {
+  test('a lead’s length, a place on a curve, the volts of an insulation test', () => {
+    expect(said('per-length')).toContain('Type the ohms, then @ and the length: 2.31k @ 0.41.')
+    expect(said('curve')).toContain('Another place: type it behind an @.')
+    expect(said('insulation')).toContain('Type the volts with the ohms: 500V 2.1G.')
+    expect(said('resistance')).not.toContain('@')
+  })
+
+  test('the card’s conditions, leads that may be swapped, and its note; bare metal to frame where it has none', () => {
+    expect(said('ac-output', { conditions: { rpm: 3000 } })).toMatch(/^AC volts\. .*3000/)
+    expect(said('resistance', { how: { either: true } })).toBe('On ohms or auto. Leads may be swapped.')
+    const frame = { at: { each: ['A'], to: 'frame' } }
+    expect(said('resistance', frame)).toBe('On ohms or auto. Bare metal, not paint.')
+    expect(said('resistance', { ...frame, how: { note: 'At the lug.' } })).toBe('On ohms or auto. At the lug.')
+  })
+})
+
+describe('a step that is no reading', () => {
+  const card = cardOf(plainCheck('it', 'act', { place: 'the plunger' }, undefined, { how: { note: 'Listen.' } }))
+  const plain = (step: Partial<Step> & Pick<Step, 'kind'>, more: object = {}) =>
+    plainInstruction({ id: 'x', group: 'meet', cautions: [], ...step } as Step, {
+      card,
+      meter: pocketMeter,
+      check: undefined,
+      zeroHow: 'subtract',
+      supplyWhile: 'off',
+      ...more,
+    })
+
+  test('says what to do', () => {
+    expect(plain({ kind: 'look', place: 'under the cap' })).toBe('Burnt, cracked or chafed: under the cap.')
+    expect(plain({ kind: 'isolate' })).toBe('Unplug it. Lift one end.')
+    expect(plain({ kind: 'temperature' })).toContain('what the thermometer shows')
+    expect(plain({ kind: 'frame-proof' })).toContain('the same bare metal')
+    expect(plain({ kind: 'answer' }, { check: prepareCard(card).checks.get('it') })).toBe('Listen.')
+    expect(plain({ kind: 'answer' })).toBe('')
+  })
+
+  test('leads are zeroed in the meter where it can', () => {
+    expect(plain({ kind: 'leads' })).toBe('Type what Multimeter M2 shows with the tips together.')
+    expect(plain({ kind: 'leads' }, { zeroHow: 'hardware' })).toContain('together, then zero it.')
+    expect(plain({ kind: 'leads' }, { meter: undefined })).toContain('what the meter shows')
+  })
+
+  test('the supply is read at the part, before it draws or while it does', () => {
+    expect(plain({ kind: 'supply' })).toContain('before it draws.')
+    expect(plain({ kind: 'supply' }, { supplyWhile: 'on' })).toContain('while it draws.')
+    expect(plain({ kind: 'supply' })).toContain('never on pins that are not known by ohms')
+  })
+})
+
+test('taken again: by clips or by touch, typed again where it was mistyped, and nothing the first time', () => {
+  expect(againVerb(null, 'to-do', 'tips')).toBe('')
+  expect(againVerb(null, 'again', 'tips')).toBe('Touch again:')
+  expect(againVerb(null, 'again', 'clips')).toBe('Clip on again:')
+  expect(againVerb({ mistyped: false }, 'done', 'tips')).toBe('Touch again:')
+  expect(againVerb({ mistyped: true }, 'again', 'clips')).toBe('Type again:')
+})
