@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import type { EntryBody } from '@sure-spool/core'
 import request from 'supertest'
 import { v7 } from 'uuid'
 import { begin, entryFor, reading, runOf, type World } from './world'
@@ -76,6 +77,18 @@ describe('the tape', () => {
       expect(answer.body.detail).toMatch(/^Nothing/)
     }
     expect(await count(run.id)).toBe(before)
+  })
+
+  test('what stands behind a decision in one batch is held against it: a note goes, a reading takes all with it', async () => {
+    const run = runOf(world.shop, 'SQ-0443')
+    const decision = entryFor(run, { kind: 'decision', what: 'return', why: 'sound' })
+    const later = (body: EntryBody) => ({ ...entryFor(run, body), n: decision.n + 1 })
+    const before = (await api().get(`/api/v1/runs/${run.id}`)).body.run.entries.length
+    const refused = await post(run.id, [decision, later(reading('bars', '0.4', 0.4))])
+    expect([refused.status, refused.body.detail]).toEqual([409, expect.stringContaining('entries[1].kind')])
+    expect((await api().get(`/api/v1/runs/${run.id}`)).body.run.entries).toHaveLength(before)
+    const kept = await post(run.id, [decision, later({ kind: 'note', words: 'rang the owner' })])
+    expect([kept.status, kept.body.count]).toEqual([200, before + 2])
   })
 
   test('a finished run refuses a reading and takes an outcome; an unknown run is not there', async () => {
