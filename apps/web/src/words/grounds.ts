@@ -106,6 +106,7 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
     parts,
     range,
     resolution = 0,
+    rounding = 0,
     u,
     temperatureU,
     factor,
@@ -122,7 +123,11 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
       how: `(${fine(percent, figures, 3)} % of ${fine(Math.abs(figure), figures)} + ${counts} × ${fine(resolution, figures)})/√3${accuracyAssumed ? '; accuracy assumed, the meter states none' : ''}`,
       gives: fine(parts.accuracy, figures, 4),
     },
-    { name: 'u, digits', how: `${fine(resolution, figures)}/√12`, gives: fine(parts.resolution, figures, 4) },
+    {
+      name: 'u, digits',
+      how: `${fine(Math.max(resolution, rounding), figures)}/√12${rounding > resolution ? ', rounded as typed' : ''}`,
+      gives: fine(parts.resolution, figures, 4),
+    },
     ...(parts.spread > 0
       ? [{ name: 'u, spread', how: '(high − low)/√12', gives: fine(parts.spread, figures, 4) }]
       : []),

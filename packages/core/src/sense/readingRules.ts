@@ -55,7 +55,7 @@ export const repeatsApart: ReadingRule = {
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
       const allowed =
         0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) +
-        3 * Math.max(evaluation.resolution ?? 0, other.resolution ?? 0)
+        3 * Math.max(...[evaluation, other].map(({ resolution = 0, rounding = 0 }) => Math.max(resolution, rounding)))
       const slip = [1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))
       if (above(Math.abs(mine - theirs), allowed) && !slip)
         return { severity: 'warn', params: { value: mine, before: theirs } }

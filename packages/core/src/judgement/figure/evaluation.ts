@@ -54,7 +54,10 @@ export interface Evaluation {
   /** the figure as taken, and the bound of an over-range */
   taken?: number
   bound?: number
+  /** what the display's last digit stands for; of an unknown range the typed one */
   resolution?: number
+  /** the place of the last typed digit, where the person rounded */
+  rounding?: number
   range?: MeterRange
   accuracyAssumed: boolean
   leads?: LeadsApplied

@@ -35,7 +35,9 @@ export function netFigure(
   const parsed = parsedText(reading, quantity)
   const range = rangeOf(instrument, measured, reading.value, reading.range)
   const typed = parsed.resolution ?? range?.resolution ?? 0
-  const resolution = Math.max(typed, range?.resolution ?? 0)
+  // counts are counts of the display; only of an unknown range is the typed digit all there is to go by
+  const resolution = range?.resolution ?? typed
+  const rounding = typed > resolution ? typed : undefined
   const spread =
     reading.low !== undefined && reading.high !== undefined
       ? { n: reading.samples ?? 2, low: reading.low, high: reading.high }
@@ -46,10 +48,18 @@ export function netFigure(
     ...(range?.percentOfReading === undefined ? {} : { percentOfReading: range.percentOfReading }),
     ...(range?.counts === undefined ? {} : { counts: range.counts }),
     resolution,
+    ...(rounding === undefined ? {} : { rounding }),
     ...(spread ? { samples: spread } : {}),
   })
   const accuracyAssumed = range?.percentOfReading === undefined && range?.counts === undefined
-  const known = { ...shared, taken: reading.value, resolution, accuracyAssumed, ...(range ? { range } : {}) }
+  const known = {
+    ...shared,
+    taken: reading.value,
+    resolution,
+    ...(rounding === undefined ? {} : { rounding }),
+    accuracyAssumed,
+    ...(range ? { range } : {}),
+  }
   if (!leads) return { ...known, net: size, netU: u, parts }
   const net = netOfLeads({ ohms: size, leadOhms: leads.ohms, uOhms: u, uLead: leads.u })
   const alone = parallelOhms === undefined ? { ohms: net.ohms, u: net.u } : withoutParallel(net, parallelOhms)
