@@ -60,7 +60,7 @@ const figureOf = (run: UnitRun | undefined, check: string, place: Place) =>
   )
 
 /** on which side of its limits a figure lies, as its reason says */
-const sides: Record<string, 'high' | 'low'> = { 'above-maximum': 'high', 'below-minimum': 'low' }
+const sides: Record<string, 'high' | 'low'> = { 'above-maximum': 'high', 'below-minimum': 'low', shorted: 'low' }
 
 function cellOf(
   run: UnitRun,

@@ -56,6 +56,7 @@ function how1(state: RunState, entry: string): string {
   const reason = state.evaluations.get(entry)?.reason
   if (reason === 'open-circuit') return ' is open'
   if (reason === 'above-maximum') return ' reads high'
+  if (reason === 'shorted') return ' reads a hard path'
   return reason === 'below-minimum' ? ' reads low' : ''
 }
 

@@ -26,6 +26,8 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
       return `beyond ${low}`
     case 'below-maximum':
       return `under ${high}`
+    case 'shorted':
+      return 'a hard path where none should be'
     case 'short-circuit':
       return `shorted: under ${low}`
     case 'range-too-low':

@@ -68,6 +68,43 @@ holdClauses([
     },
   ],
   [
+    entries.prefixDecides,
+    () => on().read('frame', '20', { pair: ['O', 'frame'] }),
+    {
+      'the sign is written': () => on().read('frame', '20 Ω', { pair: ['O', 'frame'] }),
+      'the word is written': () => on().read('frame', '20 ohms', { pair: ['O', 'frame'] }),
+      'the prefix is written': () => on().read('frame', '20M', { pair: ['O', 'frame'] }),
+      'over range': () => on().read('frame', 'OL 20M', { pair: ['O', 'frame'] }),
+      'a figure that passes': but({ taken: 2e6 }),
+      'it fails by less than five times': but({ taken: 3e5 }),
+      'no thousand would put it right': butBand({ min: 1e12 }),
+      'what should be closed': but(({ limit }) => (limit ? { limit: { ...limit, kind: 'closed' } } : {})),
+      'limits on both sides': butBand({ min: 1e6, max: 1e9 }),
+      'not ohms': but({ quantity: 'voltage' }),
+      nought: but({ taken: 0 }),
+      'sent by a meter': butReading({ taken: 'meter' as never }),
+    },
+  ],
+  [
+    entries.prefixJump,
+    () => low('318k'),
+    {
+      'no thousand would put it right': but({ taken: 7000 }),
+      'within twenty times': but({ taken: 5000 }),
+      'a least figure alone': butBand({ min: 286 }),
+      contacts: butCheck({ kind: 'contacts' }),
+      'unknown wires': butCheck({ kind: 'pair-matrix' }),
+      'no limit': but({ limit: undefined as never }),
+      nought: but({ taken: 0 }),
+      'a spread': butReading({ kind: 'spread' }),
+    },
+  ],
+  [
+    entries.prefixJump,
+    () => low('.318'),
+    { 'above a twentieth': but({ taken: 20 }), 'no thousand would put it right': but({ taken: 0.1 }) },
+  ],
+  [
     entries.negative,
     () => low('-318'),
     {

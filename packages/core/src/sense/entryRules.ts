@@ -95,21 +95,30 @@ const scaled = (value: number, { min, max }: Band, factor: number): boolean =>
     ? unitSlip({ value, min, max })?.factor === factor
     : atLeast(value * factor, min ?? -Infinity) && atMost(value * factor, max ?? Infinity)
 
+/** Kinds in which any pair may be open, closed or a winding. */
+const unknownPairs: ReadonlySet<string> = new Set(['contacts', 'pair-matrix'])
+
 /** A typed figure far from what is expected that a thousand would put right: k, M or G? */
 export const prefixJump: ReadingRule = {
   id: 'prefix-jump',
   cause: 'figure',
   test: (moment) => {
     const value = typedFigure(moment)
-    const band = moment.evaluation.limit?.band ?? {}
+    const { check, limit } = moment.evaluation
+    const band = limit?.band ?? {}
+    if (unknownPairs.has(check.kind)) return null
     const expected = expectedOf(band)
     if (value === undefined || expected === undefined || expected <= 0 || value <= 0) return null
     const low = below(value, expected / 20) && scaled(value, band, 1000)
-    const high = above(value, expected * 20) && scaled(value, band, 0.001)
+    // nothing is too much for a least figure: insulation may be hundreds of times better
+    const high = band.max !== undefined && above(value, expected * 20) && scaled(value, band, 0.001)
     if (!low && !high) return null
     return { severity: 'stop', params: { value, expected, times: value / expected, factor: low ? 1000 : 0.001 } }
   },
 }
+
+/** Who writes the sign has looked at the display. */
+const unitSign = /[\u03a9\u2126]|ohms?\b/i
 
 /** Ohms typed against an open or one-sided limit that fail by over five times, and would pass as k, M or G. */
 export const prefixDecides: ReadingRule = {
@@ -121,6 +130,7 @@ export const prefixDecides: ReadingRule = {
     const value = reading.kind === 'spread' ? reading.low : reading.kind === 'value' ? evaluation.taken : undefined
     if (reading.taken !== 'typed' || value === undefined || value <= 0 || evaluation.limit?.kind === 'closed')
       return null
+    if (unitSign.test(reading.text)) return null
     if (evaluation.quantity !== 'resistance' && evaluation.quantity !== 'insulation') return null
     if (min !== undefined && max !== undefined) return null
     const factor =

@@ -13,7 +13,7 @@ export type Confirmation = 'stands' | 'again' | 'again-clips'
  */
 export function sideOf({ reason, judged, limit }: Evaluation): 'high' | 'low' | 'other' {
   if (reason === 'above-maximum' || reason === 'open-circuit') return 'high'
-  if (reason === 'below-minimum' || reason === 'short-circuit') return 'low'
+  if (reason === 'below-minimum' || reason === 'short-circuit' || reason === 'shorted') return 'low'
   if (judged !== undefined && limit?.band.max !== undefined && judged > limit.band.max) return 'high'
   return judged !== undefined && limit?.band.min !== undefined && judged < limit.band.min ? 'low' : 'other'
 }

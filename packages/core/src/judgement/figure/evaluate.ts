@@ -1,10 +1,13 @@
+import { below } from '../../conformance'
 import type { Instrument, Reading, Rule, Run } from '../../document'
 import {
   limitAt,
   pairKey,
   pointConditions,
   quantityOf,
+  standApart,
   unmetCondition,
+  type PreparedCard,
   type PreparedCheck,
   type PreparedLimit,
 } from '../preparedCard'
@@ -51,6 +54,7 @@ export function evaluate(bench: Bench, entry: ReadingEntry): Evaluation | undefi
   const before = judgedBefore.get(entry)
   if (before && setting.every((one, i) => one === before.setting[i])) return before.evaluation
   const evaluation = evaluateIn(
+    bench.prepared,
     bench.run.rule,
     entry,
     check,
@@ -69,6 +73,7 @@ const instrumentOf = (run: Run, id: string | undefined): Instrument | undefined 
   run.instruments.find((one) => one.id === id) ?? (run.instruments.length === 1 ? run.instruments[0] : undefined)
 
 function evaluateIn(
+  prepared: PreparedCard,
   runRule: Rule,
   entry: ReadingEntry,
   check: PreparedCheck,
@@ -101,7 +106,9 @@ function evaluateIn(
   }
   if (quantity === undefined || reading.kind === 'answer') return judgeAnswer(base, reading)
   const figured = netFigure(base, quantity, leads, temperature, parallelOhms)
-  const judged = typeof first === 'string' ? { ...figured, reason: first } : judgeFigure(figured, first)
+  const judged = typeof first === 'string' ? openOr(figured, first) : judgeFigure(figured, first)
+  if (pair && readsShort(figured) && standApart(prepared, check, pair, limit?.band))
+    return { ...judged, verdict: 'outside', leaning: 'outside', conformance: 0, reason: 'shorted' }
   const unmet = unmetCondition(check, reading.conditions)
   if (unmet) return { ...judged, verdict: 'none', reason: 'conditions-not-met', leaning: undefined }
   const others = resolved.slice(1).flatMap((other) => {
@@ -110,6 +117,24 @@ function evaluateIn(
     return verdict === judged.verdict ? [] : [{ limit: other, verdict }]
   })
   return { ...judged, others }
+}
+
+/** A reading whose place nobody typed: open is open wherever it is. */
+function openOr(figured: Evaluation, reason: 'place-missing' | 'off-curve'): Evaluation {
+  const alone = judgeFigure(figured, undefined)
+  return alone.reason === 'open-circuit' ? alone : { ...figured, reason }
+}
+
+/** No leak and no contact of a finger: METHODS 11.13, ohms. */
+const hardShort = 1000
+
+/** Whether a reading is a hard path, with all of it. */
+function readsShort({ entry, quantity, net, bound }: Evaluation): boolean {
+  if (quantity !== 'resistance' && quantity !== 'insulation') return false
+  const { kind, value, high } = entry.reading
+  if (kind === 'over' || kind === 'above' || kind === 'answer') return false
+  const most = kind === 'below' ? bound : kind === 'spread' ? high : (net ?? value)
+  return most !== undefined && below(most, hardShort)
 }
 
 /** A limit's own rule goes first; what is closed is judged simply, a curve always with its guard band. */

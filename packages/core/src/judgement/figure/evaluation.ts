@@ -10,6 +10,7 @@ import type { TemperatureApplied } from './partTemperature'
 export type Reason =
   | BoundReason
   | 'below-minimum'
+  | 'shorted'
   | 'near-limit'
   | 'zero-leads-first'
   | 'guess'

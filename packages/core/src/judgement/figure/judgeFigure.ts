@@ -29,8 +29,9 @@ export function judgeFigure(base: Evaluation, limit: PreparedLimit | undefined):
     return judgeTest(base, limit.band.min, limit)
   const verdict = limit && hasBand(limit) ? judgeAgainst(base, limit) : withoutLimit(base)
   if (breaks(base, limit)) return { ...verdict, verdict: 'outside', leaning: 'outside', reason: 'open-circuit' }
-  if (isUnsteady(reading)) return unsteady(base, verdict)
-  const led = leadsFirst(base, verdict, limit)
+  const steady = isUnsteady(reading) ? wholeSpread(verdict, limit) : verdict
+  if (!steady) return unsteady(base, verdict)
+  const led = leadsFirst(base, steady, limit)
   const judgedSides = led.verdict === 'within' || led.verdict === 'outside'
   return limit?.grade === 'guess' && judgedSides ? { ...led, verdict: 'borderline', reason: 'guess' } : led
 }
@@ -158,15 +159,22 @@ function atReference(base: Evaluation, limit: PreparedLimit): Partial<Evaluation
   }
 }
 
-/** A pair joined by a winding that reads beyond 1 MΩ and 100 × its largest known figure is broken, whatever the source says. */
+/** No winding's worst figure is so far off: under this nothing is called broken. */
+const leastOpen = 1e4
+
+/**
+ * METHODS 11.13: a pair joined by a winding, or an item of a set of leads, that reads beyond 100 × its largest known figure (1 MΩ where
+ * none is known) is broken, whatever the source says or without one.
+ */
 function breaks(base: Evaluation, limit: PreparedLimit | undefined): boolean {
-  if (base.quantity !== 'resistance' || base.check.toFrame || limit?.expectOpen || base.check.touches.size === 0)
-    return false
+  const joined = base.check.touches.size > 0 || base.check.kind === 'per-length'
+  if (base.quantity !== 'resistance' || base.check.toFrame || limit?.expectOpen || !joined) return false
   const { reading } = base.entry
   const read = reading.kind === 'over' || reading.kind === 'above' ? base.bound : base.net
   const figures = base.check.limits.used.concat(base.check.limits.new, base.check.limits.rewound)
-  const largest = Math.max(0, ...figures.map((one) => one.band.max ?? 0))
-  return read !== undefined && reading.kind !== 'below' && atLeast(read, Math.max(openFrom, 100 * largest))
+  const largest = Math.max(0, limit?.band.max ?? 0, ...figures.map((one) => one.band.max ?? 0))
+  const from = largest > 0 ? Math.max(leastOpen, 100 * largest) : openFrom
+  return read !== undefined && reading.kind !== 'below' && atLeast(read, from)
 }
 
 /**
@@ -182,9 +190,43 @@ export function isUnsteady(reading: Reading): boolean {
   return long && above(high - low, 0.05 * Math.abs((low + high) / 2))
 }
 
+/** Kinds and states in which moving is the fault itself. */
+const mayNotMove = ({ kind, conditions }: Evaluation['check']): boolean =>
+  kind === 'per-length' || (conditions?.state?.includes('flexed') ?? false)
+
+/** METHODS 11.15: a spread whose two ends have one verdict on one side has that verdict. @returns undefined where they part */
+function wholeSpread(judged: Evaluation, limit: PreparedLimit | undefined): Evaluation | undefined {
+  const { entry, judged: value, u, factor = 1, parts, rule, check } = judged
+  const { low, high, value: middle, drops = 0 } = entry.reading
+  if (!limit || mayNotMove(check) || drops > 0) return undefined
+  if (low === undefined || high === undefined || middle === undefined || value === undefined || u === undefined)
+    return undefined
+  const alone = Math.sqrt(Math.max(0, u ** 2 - (factor * (parts?.spread ?? 0)) ** 2))
+  const ends = [low, high].map((end) => {
+    const at = value + factor * (end - middle)
+    const { verdict, leaning, conformance } = judgeValue({ value: at, u: alone, ...limit.band, rule })
+    return {
+      verdict,
+      leaning,
+      conformance,
+      reason: valueReason(verdict, at, limit.band, limit.expectOpen !== undefined),
+    }
+  })
+  const [one, other] = ends
+  if (!one || !other || one.verdict !== other.verdict || one.reason !== other.reason) return undefined
+  if (one.verdict === 'none' || one.verdict === 'borderline') return undefined
+  const { leaning: _leaning, reason: _reason, ...bare } = judged
+  return {
+    ...bare,
+    verdict: one.verdict,
+    conformance: Math.min(one.conformance, other.conformance),
+    ...(one.leaning ? { leaning: one.leaning } : {}),
+    ...(one.reason ? { reason: one.reason } : {}),
+  }
+}
+
 function unsteady(base: Evaluation, judged: Evaluation): Evaluation {
-  const moved = base.check.kind === 'per-length' || base.check.conditions?.state?.includes('flexed')
-  const verdict = moved || base.entry.reading.contact === 'clips' ? 'outside' : 'none'
+  const verdict = mayNotMove(base.check) || base.entry.reading.contact === 'clips' ? 'outside' : 'none'
   return {
     ...judged,
     verdict,

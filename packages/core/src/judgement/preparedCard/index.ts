@@ -5,3 +5,4 @@ export type { NeededPoint, PreparedCard, PreparedCheck, PreparedLimit } from './
 export { quantityOf } from './quantityOf'
 export { pointConditions, unmetCondition } from './unmetCondition'
 export { windingsBetween } from './windingsBetween'
+export { standApart } from './standApart'

@@ -4,7 +4,8 @@ import { solveNetwork } from '../../network'
 import { readsFinite, readsOpen, type Bench, type Evaluation } from '../figure'
 
 /**
- * Whether what a derived pair reads is what its parts read: then the parts decide, and the pair is not a second fault.
+ * Whether what a pair over several windings reads is what these read by checks of their own, one of which failed: then the parts
+ * decide, and the pair is not a second fault (METHODS 4.1). A reading never explains itself.
  * @param own a winding's own reading, where its resistance check was taken
  * @example
  * explainedByParts(scenes.sound().bench, scenes.sound().of('series'), (winding) => scenes.sound().of(winding)) // false
@@ -14,10 +15,13 @@ export function explainedByParts(
   whole: Evaluation,
   own: (winding: string) => Evaluation | undefined,
 ): boolean {
-  const { limit, check, pair } = whole
-  if (limit?.stated !== 'derived' || whole.verdict !== 'outside' || !pair) return false
+  const { check, pair } = whole
+  if (check.touches.size < 2 || check.toFrame || whole.verdict !== 'outside' || !pair) return false
   const { card } = bench.prepared
-  const parts = [...check.touches].map((id) => ({ id, read: own(id) }))
+  const parts = [...check.touches].map((id) => {
+    const read = own(id)
+    return { id, read: read?.check === check ? undefined : read }
+  })
   if (parts.some(({ read }) => read === undefined) || !parts.some(({ read }) => read?.verdict === 'outside'))
     return false
   const ohms = new Map(
