@@ -2,9 +2,9 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import type { QueueUnit, ShopView } from '@sure-spool/contract'
 import { Script, twinCard } from '@sure-spool/core/testing'
 import type { Entry, Run } from '@sure-spool/core'
-import { createPinia, disposePinia, setActivePinia, type Pinia } from 'pinia'
 import { beginBrowser } from '../testing/browser'
 import { FakeServer } from '../testing/fakeServer'
+import { beginStores, endStores } from '../testing/stores'
 import { arrived, until } from '../testing/until'
 import { useBench } from './bench'
 import { browserDatabase, keepRunCopy, readRunCopy } from './browserDatabase'
@@ -34,11 +34,8 @@ const unit = (more: Partial<QueueUnit> = {}): QueueUnit => ({
 })
 
 let server: FakeServer
-let pinias: Pinia[] = []
 const browserTab = () => {
-  const pinia = createPinia()
-  pinias.push(pinia)
-  setActivePinia(pinia)
+  beginStores()
   const shop = useShop()
   void shop.take({
     settings: { ...shop.settings, name: 'a shop' },
@@ -56,8 +53,7 @@ beforeEach(async () => {
 })
 afterEach(async () => {
   await arrived()
-  for (const pinia of pinias) disposePinia(pinia)
-  pinias = []
+  endStores()
 })
 
 describe('a run is opened', () => {

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
-import { createPinia, setActivePinia, type Pinia } from 'pinia'
 import { beginBrowser } from '../testing/browser'
 import { FakeServer } from '../testing/fakeServer'
+import { beginStores, endStores } from '../testing/stores'
 import { arrived, until } from '../testing/until'
 import { browserDatabase } from './browserDatabase'
 import { jot, jotted } from './journal'
@@ -9,7 +9,6 @@ import { useOutbox } from './outbox'
 import type { Outgoing } from './outgoing'
 
 let server: FakeServer
-let pinia: Pinia
 beforeEach(async () => {
   beginBrowser()
   const database = await browserDatabase()
@@ -18,10 +17,12 @@ beforeEach(async () => {
     .on('POST', /^\/runs\/.*\/entries$/, { body: { count: 1, state: { finding: 'undecided' } } })
     .on('PUT', /^\/cards\//, { body: {} })
     .on('POST', /^\/(units|runs)$/, { body: {} })
-  pinia = createPinia()
-  setActivePinia(pinia)
+  beginStores()
 })
-afterEach(() => arrived())
+afterEach(async () => {
+  await arrived()
+  endStores()
+})
 
 /** Ids are of version 7 in the browser, so that they sort by when they were made; here by hand. */
 let n = 0

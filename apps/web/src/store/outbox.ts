@@ -2,7 +2,7 @@ import type { Kept, RunView, WrittenCard } from '@sure-spool/contract'
 import { useEventListener } from '@vueuse/core'
 import pRetry from 'p-retry'
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { onScopeDispose, ref } from 'vue'
 import { afterPaint } from './afterPaint'
 import { ask, Away, isFinal, type Refused } from './api'
 import { browserDatabase } from './browserDatabase'
@@ -32,6 +32,8 @@ export const useOutbox = defineStore('outbox', () => {
   let trying: Promise<void> | undefined
   let moving: Promise<void> = Promise.resolve()
   let wanted = false
+  let over = false
+  onScopeDispose(() => (over = true))
 
   /** Takes something in before it is shown: first the journal, in this very moment, then the database. */
   function put(item: Outgoing): void {
@@ -82,8 +84,9 @@ export const useOutbox = defineStore('outbox', () => {
       .finally(() => (trying = undefined))
   }
   async function tryAgain(): Promise<void> {
-    if (!away.value) return
-    await send()
+    if (over || !away.value) return
+    // whatever else goes wrong is no reason to stop trying
+    await send().catch((error: unknown) => Promise.reject(new Away(String(error))))
     if (away.value) throw new Away('The server is still away.')
   }
   const askedFor = (error: unknown): number => (error instanceof Away ? error.retryAfterMs : 0)

@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import type { NewUnit, Queue, QueueUnit, ShopView } from '@sure-spool/contract'
 import { twinCard } from '@sure-spool/core/testing'
-import { createPinia, setActivePinia } from 'pinia'
 import { beginBrowser } from '../testing/browser'
 import { FakeServer } from '../testing/fakeServer'
+import { beginStores, endStores } from '../testing/stores'
 import { arrived, until } from '../testing/until'
 import { browserDatabase, keepCopy, readCopy } from './browserDatabase'
 import { readCard } from './cardCopies'
@@ -61,7 +61,7 @@ beforeEach(async () => {
     .on('GET', /^\/cards\/.*\/revisions/, { body: card })
     .on('POST', /^\/units$/, ({ body }) => ({ body }))
     .on('PUT', /place$/, { body: {} })
-  setActivePinia(createPinia())
+  beginStores()
   const shop = useShop()
   await shop.take({
     settings: shop.settings,
@@ -70,7 +70,10 @@ beforeEach(async () => {
     nextTag: '0009',
   } as ShopView)
 })
-afterEach(() => arrived())
+afterEach(async () => {
+  await arrived()
+  endStores()
+})
 const tags = (units: QueueUnit[]) => units.map(({ tag }) => tag)
 
 describe('the queue', () => {
@@ -115,7 +118,7 @@ describe('the queue', () => {
     there = { waiting: [unit('2', 'waiting')] }
     await useQueue().load()
     server.away = true
-    setActivePinia(createPinia())
+    beginStores()
     const again = useQueue()
     await again.load()
     expect([tags(again.waiting), again.counts, again.known]).toEqual([['2'], counts, true])
@@ -186,7 +189,7 @@ describe('a part that is taken in', () => {
     await keepCopy('queue', { units: [], counts })
     useQueue().takeIn(newUnit('0009'), named)
     await until(async () => (await (await browserDatabase()).outgoing.count()) === 1)
-    setActivePinia(createPinia())
+    beginStores()
     const other = useQueue()
     await other.load()
     expect(tags(other.waiting)).toEqual(['0009'])

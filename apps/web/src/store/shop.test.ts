@@ -1,9 +1,9 @@
-import { beforeEach, describe, expect, test } from '@jest/globals'
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import type { ShopView } from '@sure-spool/contract'
-import { createPinia, setActivePinia } from 'pinia'
 import { nextTick } from 'vue'
 import { beginBrowser } from '../testing/browser'
 import { FakeServer } from '../testing/fakeServer'
+import { beginStores, endStores } from '../testing/stores'
 import { browserDatabase } from './browserDatabase'
 import { useShop } from './shop'
 
@@ -28,8 +28,9 @@ beforeEach(async () => {
   page = beginBrowser()
   await (await browserDatabase()).copies.clear()
   server = new FakeServer().on('GET', /^\/shop$/, { body: view() })
-  setActivePinia(createPinia())
+  beginStores()
 })
+afterEach(endStores)
 
 test('the shop is what the server says, and what it last said while that is away', async () => {
   const shop = useShop()
@@ -37,7 +38,7 @@ test('the shop is what the server says, and what it last said while that is away
   await shop.load()
   expect([shop.known, shop.settings.name, shop.nextTag]).toEqual([true, 'Bench', 'B-0001'])
   server.away = true
-  setActivePinia(createPinia())
+  beginStores()
   const again = useShop()
   await again.load()
   expect([again.known, again.settings.name]).toEqual([true, 'Bench'])
@@ -46,7 +47,7 @@ test('the shop is what the server says, and what it last said while that is away
 test('what the server answers to a change is in force at once and kept', async () => {
   await useShop().take(view({ nextTag: 'B-0002' }))
   server.away = true
-  setActivePinia(createPinia())
+  beginStores()
   const again = useShop()
   await again.load()
   expect(again.nextTag).toBe('B-0002')
@@ -98,6 +99,6 @@ test('the light is what the browser prefers, and turns', async () => {
   expect(shop.theme).toBe('light')
   globalThis.matchMedia = (() => ({ matches: true })) as never
   globalThis.localStorage.clear()
-  setActivePinia(createPinia())
+  beginStores()
   expect(useShop().theme).toBe('dark')
 })

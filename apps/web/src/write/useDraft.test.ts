@@ -2,7 +2,6 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import type { ShopView } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import { Script, twinCard } from '@sure-spool/core/testing'
-import { createPinia, setActivePinia } from 'pinia'
 import { effectScope, type EffectScope } from 'vue'
 import type { LocationQuery } from 'vue-router'
 import { browserDatabase, keepRunCopy, readCopy } from '../store/browserDatabase'
@@ -10,6 +9,7 @@ import { readCard } from '../store/cardCopies'
 import { useShop } from '../store/shop'
 import { beginBrowser } from '../testing/browser'
 import { FakeServer } from '../testing/fakeServer'
+import { beginStores, endStores } from '../testing/stores'
 import { arrived, until } from '../testing/until'
 import { useDraft } from './useDraft'
 
@@ -34,7 +34,7 @@ beforeEach(async () => {
     .on('PUT', /revisions/, { body: { hash: 'h1', revision: 1, state: 'draft' } })
     .on('POST', /publish$/, { body: { hash: 'h2', revision: 1, state: 'published' } })
     .on('DELETE', /revisions/, { body: { dropped: true } })
-  setActivePinia(createPinia())
+  beginStores()
   const shop = useShop()
   await shop.take({
     settings: shop.settings,
@@ -47,6 +47,7 @@ afterEach(async () => {
   for (const scope of scopes) scope.stop()
   scopes = []
   await arrived()
+  endStores()
 })
 
 /** A draft as its screen opens it; leaving the screen stops the scope. */
