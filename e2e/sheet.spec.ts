@@ -17,7 +17,7 @@ test('the sheet prints on one or two pages, and its figures can be read back', a
     const path = join(folder, `${format}.pdf`)
     writeFileSync(path, await page.pdf({ format, preferCSSPageSize: false }))
     const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' })
-    for (const figure of ['SQ-0410', '315', '36.3', '52.1', '351.6', '91.5', '286.2', '349.8', '>40', '3.046', '317.5'])
+    for (const figure of ['SQ-0410', '315', '36.3', '52.1', '351.6', '91.5', '286.2', '349.8', '>40', '1.839', '317.5'])
       expect(text).toContain(figure)
     expect(text).toContain('taken again')
     expect(text).toContain('Orrinvale bench sheet 18-E')

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Card } from '../document'
-import { coarseCard, knobMeter, plainCheck, relayCard, Script, twinCard, valveCard } from '../testing'
+import { coarseCard, insulationTester, knobMeter, plainCheck, relayCard, Script, twinCard, valveCard } from '../testing'
 import { but, butCheck, butOpen, butReading, holdClauses, momentOf, noFigure } from '../testing/clauses'
 import * as driving from './drivingRules'
 import * as setUp from './setUpRules'
@@ -14,7 +14,68 @@ const zero = (ohms: number, how: 'hardware' | 'subtract' | 'carried' = 'subtract
 const drive = { plus: '85', minus: '86' }
 const contact = (script: Script) => script.read('driven', '0.2', { pair: ['30', '87'], conditions: { drive } })
 
+const shell = { pair: ['1', 'frame'] as [string, string] }
+const care = { isolate: [], maxTestVolts: 250, cautions: [] }
+const testing = (volts: string, more: Partial<Card['care']> = {}) =>
+  new Script(valveCard({ care: { ...care, ...more } }), { instruments: [insulationTester] })
+    .ready()
+    .read('shell', `${volts} 2.1G`, shell)
+const at = (testVolts: number) => butCheck({ conditions: { testVolts } })
+const framed = (text: string) => new Script(twinCard()).read('frame', text, { pair: ['O', 'frame'] })
+
 holdClauses([
+  [
+    setUp.meterUnproved,
+    () => framed('OL 40M'),
+    {
+      'its tips were proved': () =>
+        new Script(twinCard()).put({ kind: 'proof', of: 'tips' }).read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
+      'the frame was': () =>
+        new Script(twinCard())
+          .put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
+          .read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
+      'its leads were put together': () =>
+        new Script(twinCard()).put(zero(0.1)).read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
+      'insulation, which has its own proof': but({ quantity: 'insulation' }),
+      'it does not pass': but({ verdict: 'none' }),
+      'open is not what it passes by': but(({ limit }) => {
+        const { expectOpen: _open, ...rest } = limit ?? {}
+        return { limit: rest as never }
+      }),
+    },
+  ],
+  [
+    setUp.meterUnproved,
+    () => new Script(twinCard()).put(zero(0.1, 'carried')).read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
+    { 'insulation, which has its own proof': but({ quantity: 'insulation' }) },
+  ],
+  [
+    setUp.frameUnproved,
+    () => new Script(twinCard()).put({ kind: 'proof', of: 'tips' }).read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
+    { 'not to frame': butCheck({ toFrame: false }), 'it does not pass': but({ verdict: 'outside' }) },
+  ],
+  [
+    driving.overVolts,
+    () => testing('512V'),
+    {
+      'no insulation test': butCheck({ kind: 'resistance' }),
+      'the card’s volts are at the most it bears': (moment) =>
+        butReading({ conditions: { testVolts: 250 } })(at(250)(moment)),
+      'a tester that overshoots by a tenth': (moment) =>
+        butReading({ conditions: { testVolts: 275 } })(at(250)(moment)),
+    },
+  ],
+  [driving.overVolts, () => testing('240V'), { 'no volts stated': butCheck({ conditions: {} }) }],
+  [
+    driving.acrossElectronics,
+    () => testing('240V', { electronicsBetween: [['frame', '1']] }),
+    {
+      'no insulation test': butCheck({ kind: 'resistance' }),
+      'another pair': but({ pair: ['2', 'frame'] }),
+      'no pair': but({ pair: undefined as never }),
+      'no electronics': () => testing('240V'),
+    },
+  ],
   [
     setUp.notIsolated,
     () => new Script(twinCard()).put(room).read('low', '318'),
@@ -112,4 +173,14 @@ describe('power on pins', () => {
   test('is not known from a reading that was itself driven', () => {
     expect(speaks(contact(on(relayCard()).read('coil', '91.0', { conditions: { drive } })))).toBe(true)
   })
+})
+
+test('a setting that is asked about once is asked about again where it is another', () => {
+  const moment = momentOf(testing('512V'))
+  const key = (rule: typeof driving.overVolts, change: (one: typeof moment) => typeof moment = (one) => one) =>
+    rule.setting?.(change(moment))
+  expect(key(driving.acrossElectronics)).toBe('1~frame')
+  expect(key(driving.acrossElectronics, but({ pair: undefined as never }))).toBe('')
+  expect(key(driving.overVolts)).toBe('shell/512')
+  expect(key(driving.overVolts, butReading({ conditions: {} }))).toBe('shell/')
 })
