@@ -232,9 +232,4 @@ small {
   color: var(--muted);
   font-size: 15px;
 }
-@media (max-width: 900px) {
-  .head {
-    width: 200px;
-  }
-}
 </style>

@@ -8,6 +8,7 @@ import ScreenKey from '../keys/ScreenKey.vue'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import '../look/controls/signs'
 import CardsInHelp from './CardsInHelp.vue'
+import { capOf } from '../keys/statement'
 import { cardsInKeys } from './cardsInKeys'
 import CardsPreviewTable from './CardsPreviewTable.vue'
 import ConflictChoice from './ConflictChoice.vue'
@@ -49,7 +50,8 @@ useScreenKeys(cardsInKeys, () => (working.value ? 'working' : shown.value ? 'sho
       <p class="acts">
         <FileField
           ref="field"
-          label="choose a file"
+          :label="cardsInKeys.acts.choose.label"
+          :cap="capOf(cardsInKeys.acts.choose)"
           accept=".json,.csv,.txt"
           :disabled="working"
           @chosen="taking.show"

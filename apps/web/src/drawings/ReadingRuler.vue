@@ -38,11 +38,20 @@ const labelOf = (value: number | undefined) =>
   value === undefined ? '' : (figures.bound(value, props.quantity).split('\u2009')[0] ?? '')
 const roomOf = (text: string) => (text === '' ? 0 : textWidth(text, labelSize, 'JetBrains Mono') + 10)
 
+/** which limit the reading is past: on a small ruler its figure then stands on the inside, out of the reading's way */
+const past = computed(() => {
+  const reading = props.value ?? props.bound
+  return {
+    min: reading !== undefined && props.min !== undefined && reading < props.min,
+    max: reading !== undefined && props.max !== undefined && reading > props.max,
+  }
+})
+const roomBeside = (end: 'min' | 'max') => 14 + (past.value[end] ? 0 : roomOf(labels.value[end]))
 const scale = computed(() =>
   rulerScale(
     { ...props, others: [...props.ticks.map(({ value }) => value), ...(props.aim ? [props.aim.value] : [])] },
     props.small
-      ? { width: width.value, left: 14 + roomOf(labels.value.min), right: 14 + roomOf(labels.value.max), broken: 40 }
+      ? { width: width.value, left: roomBeside('min'), right: roomBeside('max'), broken: 40 }
       : { width: width.value, left: 14, right: 14, broken: Math.min(150, width.value * 0.22) },
   ),
 )
@@ -79,8 +88,11 @@ const limits = computed(() =>
     if (value === undefined) return []
     const towards = end === 'min' ? 1 : -1
     const x = at(value)
-    const beside = { x: x - towards * 8, y: middle.value + 5, anchor: end === 'min' ? 'end' : 'start' }
-    const above = { x: onStrip(x - towards * 2, roomOf(labels.value[end])), y: 26, anchor: beside.anchor }
+    const outward = end === 'min' ? 'end' : 'start'
+    const beside = past.value[end]
+      ? { x: x + towards * 13, y: middle.value + 5, anchor: end === 'min' ? 'start' : 'end' }
+      : { x: x - towards * 8, y: middle.value + 5, anchor: outward }
+    const above = { x: onStrip(x - towards * 2, roomOf(labels.value[end])), y: 26, anchor: outward }
     return [
       {
         end,
@@ -91,6 +103,14 @@ const limits = computed(() =>
     ]
   }),
 )
+/** the small ruler's thread: between the limits, or from the one that is passed to the reading, and never through a figure */
+const thread = computed((): [number, number] => {
+  const { ends } = scale.value
+  const reading = at(props.value ?? props.bound ?? 0)
+  if (past.value.max && props.max !== undefined) return [at(props.max), reading]
+  if (past.value.min && props.min !== undefined) return [reading, at(props.min)]
+  return [props.min === undefined ? ends[0] : at(props.min), props.max === undefined ? ends[1] : at(props.max)]
+})
 const whisk = computed(() =>
   props.value === undefined || !props.u
     ? ''
@@ -129,7 +149,7 @@ const spoken = computed(() => rulerSpoken(props, figures))
   <div ref="frame" class="ruler" :class="{ small }">
     <svg :width="width" :height="small ? 32 : 88" role="img" :aria-label="spoken">
       <line v-if="!small" class="axis" x1="14" :x2="width - 14" y1="64" y2="64" />
-      <line v-else class="thread" :x1="scale.ends[0]" :x2="scale.ends[1]" y1="16" y2="16" />
+      <line v-else class="thread" :x1="thread[0]" :x2="thread[1]" y1="16" y2="16" />
       <g v-for="tick in spaced" :key="tick.text">
         <line class="axis" :x1="tick.x" :x2="tick.x" y1="64" y2="70" />
         <text class="axis-text" :x="tick.x" y="85" text-anchor="middle">{{ tick.text }}</text>
@@ -165,81 +185,4 @@ const spoken = computed(() => rulerSpoken(props, figures))
   </div>
 </template>
 
-<style scoped>
-.ruler {
-  flex: none;
-  width: 100%;
-  min-width: 0;
-  overflow: hidden;
-}
-svg {
-  display: block;
-}
-text {
-  font: 400 15px var(--figures);
-  fill: var(--ink);
-}
-.axis,
-.thread {
-  stroke: var(--ink);
-  stroke-width: 1;
-}
-.thread {
-  stroke: var(--hairline);
-}
-.break {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.axis-text {
-  fill: var(--muted);
-}
-.limit path {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 2.5;
-}
-.limit.held path {
-  stroke-dasharray: 5 4;
-}
-.other {
-  stroke: var(--copper);
-  stroke-width: 2.5;
-}
-.aim line {
-  stroke: var(--copper);
-  stroke-width: 2.5;
-}
-.aim text {
-  font: 400 15px var(--text);
-}
-.reading {
-  color: var(--ink);
-}
-.reading.within {
-  color: var(--within);
-}
-.reading.borderline {
-  color: var(--borderline);
-}
-.reading.outside {
-  color: var(--outside);
-}
-.reading rect {
-  fill: currentColor;
-  stroke: currentColor;
-  stroke-width: 2;
-}
-.reading rect.hollow {
-  fill: var(--panel);
-}
-.said {
-  fill: currentColor;
-  font-weight: 600;
-}
-.whisker {
-  fill: none;
-  stroke: currentColor;
-  stroke-width: 2.5;
-}
-</style>
+<style scoped src="./readingRuler.css"></style>

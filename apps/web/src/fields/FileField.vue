@@ -4,7 +4,7 @@ import { ref } from 'vue'
 import '../look/controls/signs'
 
 /** A file to be read here; nothing is sent by choosing it. */
-defineProps<{ label: string; accept: string; disabled?: boolean }>()
+defineProps<{ label: string; accept: string; disabled?: boolean; cap?: string }>()
 const emit = defineEmits<{ chosen: [file: File] }>()
 const control = ref<{ choose: () => void; clear: () => void }>()
 function take({ files }: Pick<FileUploadUploaderEvent, 'files'>): void {
@@ -23,8 +23,31 @@ defineExpose({ choose: () => control.value?.choose() })
     custom-upload
     :accept="accept"
     :choose-label="label"
+    :choose-button-props="{ severity: 'secondary', variant: 'outlined' }"
     :disabled="disabled"
-    :pt="{ input: { 'aria-label': label }, pcChooseButton: { root: { class: 'key-button file-button' } } }"
+    :pt="{ input: { 'aria-label': label }, pcChooseButton: { root: { class: 'file-button' } } }"
     @uploader="take"
-  />
+  >
+    <template #chooseicon>
+      <kbd v-if="cap" aria-hidden="true">{{ cap }}</kbd>
+    </template>
+  </FileUpload>
 </template>
+
+<style scoped>
+:deep(.file-button) {
+  min-height: 44px;
+  gap: 10px;
+  font: 600 16px/1.15 var(--text);
+  background: var(--panel);
+}
+kbd {
+  font: 500 15px/1 var(--figures);
+  min-width: 24px;
+  padding: 4px 6px 5px;
+  text-align: center;
+  border: 1px solid currentColor;
+  border-bottom-width: 3px;
+  border-radius: 2px;
+}
+</style>

@@ -59,6 +59,7 @@ kbd {
   min-width: 24px;
   padding: 4px 6px 5px;
   text-align: center;
+  white-space: nowrap;
   color: inherit;
   border: 1px solid currentColor;
   border-bottom-width: 3px;
