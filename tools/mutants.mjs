@@ -35,18 +35,20 @@ await run(async () => {
   mkdirSync(folder, { recursive: true })
   const wanted = rooms.filter(({ name }) => only.length === 0 || only.includes(name))
   const lines = []
-  for (const room of wanted) lines.push(scoreOf(room, await plantIn(room)))
+  for (const room of wanted) {
+    const drawn = options.all ? null : drawLines(sourcesOf(room), Number(options.lines), Number(options.seed))
+    lines.push(scoreOf(room, drawn, await plantIn(room, drawn)))
+  }
   say(['', 'room        faults  found  share  target', ...lines].join('\n'))
 })
 
-async function plantIn(room) {
+async function plantIn(room, drawn) {
   const database = room.tests === 'server' ? await databaseForTests() : null
   try {
     process.env.MUTANTS_OF = room.tests
     process.env.MUTANTS_NEAR = (room.near ?? []).join()
-    const files = sourcesOf(room)
     const stryker = new Stryker({
-      mutate: options.all ? files : drawLines(files, Number(options.lines), Number(options.seed)),
+      mutate: drawn ?? sourcesOf(room),
       testRunner: 'jest',
       testRunnerNodeArgs: ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'],
       jest: { projectType: 'custom', configFile: 'tools/mutants/jest.config.mjs', enableFindRelatedTests: false },
@@ -77,14 +79,21 @@ async function databaseForTests() {
 }
 
 /** Writes down which faults no test found, and the room's share. */
-function scoreOf({ name, target }, results) {
+function scoreOf({ name, target }, drawn, all) {
+  // what an earlier draw left in the file of what was tried is not of this one
+  const results = drawn ? all.filter((one) => drawn.some((range) => liesIn(one, range))) : all
   const survivors = results.filter(({ status }) => missed.has(status))
   const caught = results.filter(({ status }) => found.has(status)).length
   const written = survivors.map(describe).sort().join('\n')
   writeFileSync(join(folder, `${name}.survivors.txt`), `${written}\n`)
-  const all = caught + survivors.length
-  const share = all === 0 ? '–' : `${((100 * caught) / all).toFixed(1)} %`
-  return `${name.padEnd(11)} ${String(all).padStart(6)} ${String(caught).padStart(6)} ${share.padStart(7)} ${target} %`
+  const planted = caught + survivors.length
+  const share = planted === 0 ? '–' : `${((100 * caught) / planted).toFixed(1)} %`
+  return `${name.padEnd(11)} ${String(planted).padStart(6)} ${String(caught).padStart(6)} ${share.padStart(7)} ${target} %`
+}
+
+function liesIn({ fileName, location }, range) {
+  const [, file = '', first, last] = /^(.*):(\d+)-(\d+)$/.exec(range) ?? []
+  return fileName.endsWith(file) && location.start.line >= Number(first) && location.end.line <= Number(last)
 }
 
 function describe({ fileName, location, status, mutatorName, replacement }) {
