@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Card } from '../document'
 import { plainCheck, pickupCard, pocketMeter, relayCard, sceneOf, Script, twinCard, valveCard } from '../testing'
 import { but, butBand, butCheck, holdClauses, noFigure } from '../testing/clauses'
 import * as between from './betweenRules'
@@ -41,11 +40,10 @@ describe('what a run ends without', () => {
   })
 
   test('the lead flexed, where the complaint comes and goes', () => {
-    const complaint = (complaint: Card['hints'][number]['complaint'][]) =>
-      new Script(twinCard(), { unit: { complaint } as never }).ready()
-    expect(said(closing.flexTheLead, complaint(['intermittent'] as never).read('low', '322'))).toBe('warn')
-    expect(said(closing.flexTheLead, complaint(['dead'] as never).read('low', '322'))).toBeNull()
-    const flexed = complaint(['intermittent'] as never).read('low', '322', { conditions: { state: ['flexed'] } })
+    const complaint = (complaint: string[]) => new Script(twinCard(), { unit: { complaint } as never }).ready()
+    expect(said(closing.flexTheLead, complaint(['intermittent']).read('low', '322'))).toBe('warn')
+    expect(said(closing.flexTheLead, complaint(['dead']).read('low', '322'))).toBeNull()
+    const flexed = complaint(['intermittent']).read('low', '322', { conditions: { state: ['flexed'] } })
     expect(said(closing.flexTheLead, flexed)).toBeNull()
   })
 
