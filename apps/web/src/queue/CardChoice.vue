@@ -24,7 +24,8 @@ const offers = computed<Offer[]>(() => [
 const suggestions = ref<Offer[]>([])
 watch(offers, (now) => (suggestions.value = now))
 const pause = 120
-let wanted = false
+/** an Enter that waits for the list: for what comes first, or for “No card of it” where that was all that stood there */
+let wanted: 'first' | 'none' | undefined
 const field = () => control.value?.$el.querySelector('input')
 
 onMounted(async () => {
@@ -44,7 +45,7 @@ async function complete(query: string): Promise<void> {
 function typed(value: unknown): void {
   if (typeof value !== 'string' && value !== null) return
   text.value = typeof value === 'string' ? value : ''
-  wanted = false
+  wanted = undefined
   emit('unchoose')
 }
 
@@ -54,10 +55,11 @@ function take(row: CardRow | undefined): void {
   emit('choose', row)
 }
 function takeFirst(): void {
-  wanted = false
   const [first] = cards.value
   if (first) take(first)
+  else if (wanted === 'none') emit('none')
   else emit('nothing')
+  wanted = undefined
 }
 const chosen = ({ row }: Offer) => (row ? take(row) : emit('none'))
 
@@ -65,11 +67,12 @@ const chosen = ({ row }: Offer) => (row ? take(row) : emit('none'))
 function enter(event: KeyboardEvent): void {
   const isOpen = field()?.getAttribute('aria-expanded') === 'true'
   const isKnown = foundBy.value === text.value
-  if (event.key !== 'Enter' || (isOpen && isKnown)) return
+  const isOnOne = field()?.hasAttribute('aria-activedescendant') === true
+  if (event.key !== 'Enter' || (isOpen && isKnown && isOnOne)) return
   event.preventDefault()
   event.stopPropagation()
+  wanted = isOpen && suggestions.value.every(({ row }) => !row) ? 'none' : 'first'
   if (isKnown) takeFirst()
-  else wanted = true
 }
 </script>
 
