@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import FileUpload, { type FileUploadUploaderEvent } from 'primevue/fileupload'
 import { ref } from 'vue'
+import KeyCap from '../keys/KeyCap.vue'
 import '../look/controls/signs'
 
 /** A file to be read here; nothing is sent by choosing it. */
@@ -29,7 +30,7 @@ defineExpose({ choose: () => control.value?.choose() })
     @uploader="take"
   >
     <template #chooseicon>
-      <kbd v-if="cap" aria-hidden="true">{{ cap }}</kbd>
+      <KeyCap v-if="cap" :cap="cap" />
     </template>
   </FileUpload>
 </template>
@@ -40,14 +41,5 @@ defineExpose({ choose: () => control.value?.choose() })
   gap: 10px;
   font: 600 16px/1.15 var(--text);
   background: var(--panel);
-}
-kbd {
-  font: 500 15px/1 var(--figures);
-  min-width: 24px;
-  padding: 4px 6px 5px;
-  text-align: center;
-  border: 1px solid currentColor;
-  border-bottom-width: 3px;
-  border-radius: 2px;
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import KeyCap from './KeyCap.vue'
 
 /** A control that shows its key. The key sleeps while a line is open, and the cap shows it. */
 withDefaults(
@@ -27,7 +28,7 @@ defineEmits<{ press: [] }>()
     :aria-keyshortcuts="cap || undefined"
     @click="$emit('press')"
   >
-    <kbd v-if="cap" :class="{ asleep }" aria-hidden="true">{{ cap }}</kbd>
+    <KeyCap v-if="cap" :cap="cap" :asleep="asleep" />
     <span class="words"
       ><span class="name">{{ label }}</span
       ><small v-if="hint">{{ hint }}</small></span
@@ -53,20 +54,6 @@ defineEmits<{ press: [] }>()
   background: none;
   font-weight: 400;
   padding-inline: 6px;
-}
-kbd {
-  font: 500 15px/1 var(--figures);
-  min-width: 24px;
-  padding: 4px 6px 5px;
-  text-align: center;
-  white-space: nowrap;
-  color: inherit;
-  border: 1px solid currentColor;
-  border-bottom-width: 3px;
-  border-radius: 2px;
-}
-kbd.asleep {
-  opacity: 0.35;
 }
 .words {
   display: flex;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Evaluation, RunState } from '@sure-spool/core'
+import { lastPlace, type Evaluation, type RunState } from '@sure-spool/core'
 import { computed } from 'vue'
 import ReadingRuler from '../drawings/ReadingRuler.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
@@ -30,13 +30,13 @@ const before = ({ check, pair, entry }: Evaluation) =>
   )
 const howGone = { retaken: 'taken again', 'taken-back': 'taken back', mistyped: 'mistyped' } as const
 function arithmetic(one: Evaluation): string[] {
-  const { parts, temperatureU, range, resolution = 0, rounding = 0, taken = 0, accuracyAssumed, u, judged } = one
+  const { parts, temperatureU, range, resolution = 0, taken = 0, accuracyAssumed, u, judged } = one
   if (!parts || u === undefined || judged === undefined) return []
   const percent = range?.percentOfReading ?? (accuracyAssumed ? 1 : 0)
   const counts = range?.counts ?? (accuracyAssumed ? 3 : 0)
   return [
     `(${fine((percent / 100) * Math.abs(taken))} + ${fine(counts * resolution)})/√3 = ${fine(parts.accuracy)}`,
-    `${fine(Math.max(resolution, rounding))}/√12 = ${fine(parts.resolution, 3)}`,
+    `${fine(lastPlace(one))}/√12 = ${fine(parts.resolution, 3)}`,
     ...(parts.lead > 0 ? [`zero ${fine(parts.lead, 3)}`] : []),
     ...(temperatureU ? [`temp. ${fine(Math.hypot(temperatureU.part, temperatureU.reference))}`] : []),
     `u ${fine(u)}, ±2u ${fine(2 * u, 3)}`,

@@ -1,4 +1,4 @@
-import { beta, coreVersion, isMetal, type Card, type Evaluation } from '@sure-spool/core'
+import { beta, coreVersion, isMetal, lastPlace, type Card, type Evaluation } from '@sure-spool/core'
 import { gradeWords } from './kinds'
 import type { Figures } from './figures'
 
@@ -125,7 +125,7 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
     },
     {
       name: 'u, digits',
-      how: `${fine(Math.max(resolution, rounding), figures)}/√12${rounding > resolution ? ', rounded as typed' : ''}`,
+      how: `${fine(lastPlace(evaluation), figures)}/√12${rounding > resolution ? ', rounded as typed' : ''}`,
       gives: fine(parts.resolution, figures, 4),
     },
     ...(parts.spread > 0

@@ -5,6 +5,7 @@ export {
   evaluate,
   isolationAt,
   isUnsteady,
+  lastPlace,
   leadsFor,
   outdated,
   readsFinite,

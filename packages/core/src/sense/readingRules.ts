@@ -1,6 +1,6 @@
 import { above, atMost, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
-import { isUnsteady, samePoint, unmetCondition } from '../judgement'
+import { isUnsteady, lastPlace, samePoint, unmetCondition } from '../judgement'
 import type { ReadingRule } from './rule'
 
 /** The leaning changes within ±10 °C of a temperature that nobody measured. */
@@ -54,8 +54,7 @@ export const repeatsApart: ReadingRule = {
       const theirs = other.taken
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
       const allowed =
-        0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) +
-        3 * Math.max(...[evaluation, other].map(({ resolution = 0, rounding = 0 }) => Math.max(resolution, rounding)))
+        0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
       const slip = [1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))
       if (above(Math.abs(mine - theirs), allowed) && !slip)
         return { severity: 'warn', params: { value: mine, before: theirs } }

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+/** A key as it stands on the keyboard; asleep while a line is open. */
+defineProps<{ cap: string; asleep?: boolean }>()
+</script>
+
+<template>
+  <kbd :class="{ asleep }" aria-hidden="true">{{ cap }}</kbd>
+</template>
+
+<style scoped>
+kbd {
+  font: 500 15px/1 var(--figures);
+  min-width: 24px;
+  padding: 4px 6px 5px;
+  text-align: center;
+  white-space: nowrap;
+  color: inherit;
+  border: 1px solid currentColor;
+  border-bottom-width: 3px;
+  border-radius: 2px;
+}
+.asleep {
+  opacity: 0.35;
+}
+</style>
