@@ -68,7 +68,7 @@ const situation = computed<BenchSituation>(() => {
   if (question.value) return 'asking'
   if (step.value.kind === 'finding') return deciding.value ? 'deciding' : bench.state?.closed ? 'closed' : 'finding'
   if (line.value) return 'line'
-  if (holding.value && answers.value) return 'held'
+  if (holding.value && answers.value) return answers.value.prefix ? 'prefix' : 'held'
   const { kind } = step.value
   return kind === 'reading' || kind === 'look' || kind === 'isolate' || kind === 'answer' ? kind : 'figure'
 })
@@ -82,6 +82,17 @@ function keepSo(): void {
   const held = holding.value
   if (held && canBeKept.value) questions.ask('keep', 'Keep it as it is: why?', reasonsFor(held.id), held.id)
 }
+/** steps on which a path or none is all that is asked */
+const beeps = computed(
+  () =>
+    bench.check !== undefined &&
+    (['continuity', 'contacts', 'pair-matrix'].includes(bench.check.kind) ||
+      bench.limit?.expectOpen !== undefined ||
+      bench.limit?.kind === 'closed'),
+)
+function beep(heard: boolean): void {
+  told.value = beeps.value ? (bench.keepBeep(heard) ?? '') : 'A beep says nothing here: this step wants its ohms.'
+}
 const nth = (act: keyof typeof benchKeys.acts, key: string) => benchKeys.acts[act].keys.indexOf(key)
 
 useScreenKeys(
@@ -94,7 +105,13 @@ useScreenKeys(
     keepLine: typing.keep,
     prefix: typing.add,
     clearLine: typing.clear,
-    mend: () => answers.value?.a.act(),
+    beep: () => beep(true),
+    noBeep: () => beep(false),
+    ohms: () => answers.value?.prefix?.(''),
+    kilo: () => answers.value?.prefix?.('k'),
+    mega: () => answers.value?.prefix?.('M'),
+    giga: () => answers.value?.prefix?.('G'),
+    mend: () => (answers.value?.a.asks ? questions.askSpeed(holding.value?.entry ?? '') : answers.value?.a.act()),
     other: () => answers.value?.b.act(),
     keepSo,
     seen: (key) => plain.see(nth('seen', key)),
@@ -162,7 +179,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
           :answers="answers"
           :can-be-kept="canBeKept"
         />
-        <DoingRow v-else :typing="line !== null" :reading="isReading" />
+        <DoingRow v-else :typing="line !== null" :reading="isReading" :beeps="beeps" />
       </section>
       <MeaningColumn />
       <TapeRow />

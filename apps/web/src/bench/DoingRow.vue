@@ -2,7 +2,7 @@
 import ScreenKey from '../keys/ScreenKey.vue'
 
 /** What can be done with the reading: while a line is open keep or clear it, else take one again or back. */
-defineProps<{ typing: boolean; reading: boolean }>()
+defineProps<{ typing: boolean; reading: boolean; beeps: boolean }>()
 </script>
 
 <template>
@@ -13,6 +13,7 @@ defineProps<{ typing: boolean; reading: boolean }>()
       <ScreenKey quiet act="mistyped" />
       <ScreenKey quiet act="takeBack" />
       <ScreenKey quiet act="over" />
+      <template v-if="beeps"><ScreenKey quiet act="beep" /><ScreenKey quiet act="noBeep" /></template>
       <ScreenKey quiet act="decide" />
     </template>
   </div>

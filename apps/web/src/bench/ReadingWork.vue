@@ -33,7 +33,7 @@ const caption = computed(() => {
 })
 const instruction = computed(() =>
   bench.run && bench.check
-    ? readingInstruction(bench.run.card, bench.check, bench.meter, bench.rangeAsked, figures)
+    ? readingInstruction(bench.run.card, bench.check, bench.meter, bench.rangeAsked, figures, bench.saidRpm)
     : '',
 )
 const band = computed(() => (shown.value ?? bench).limit?.band ?? {})

@@ -6,12 +6,12 @@ import VerdictMark from '../drawings/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { remarkWords } from '../words/remarks'
-import type { Answer } from './answers'
+import type { Answers } from './answers'
 
 /** A remark that holds the step, with its three lettered answers. */
 const props = defineProps<{
   remark: Remark & Partial<Firing>
-  answers: { a: Answer; b: Answer }
+  answers: Answers
   canBeKept: boolean
 }>()
 const bench = useBench()
@@ -26,7 +26,14 @@ const words = computed(() => (bench.run ? remarkWords(props.remark, bench.run.ca
         ><strong>{{ words.what }}</strong> {{ words.todo }}</span
       >
     </p>
-    <div class="answers">
+    <div v-if="answers.prefix" class="answers prefixes">
+      <ScreenKey act="ohms" label="Ω" />
+      <ScreenKey act="kilo" label="kΩ" />
+      <ScreenKey act="mega" label="MΩ" />
+      <ScreenKey act="giga" label="GΩ" />
+      <ScreenKey act="keepSo" />
+    </div>
+    <div v-else class="answers">
       <ScreenKey main act="mend" :label="answers.a.label" />
       <ScreenKey act="other" :label="answers.b.label" />
       <ScreenKey v-if="canBeKept" act="keepSo" />
@@ -53,6 +60,9 @@ const words = computed(() => (bench.run ? remarkWords(props.remark, bench.run.ca
   display: grid;
   grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr);
   gap: 12px;
+}
+.prefixes {
+  grid-template-columns: repeat(4, minmax(0, 1fr)) minmax(0, 1.6fr);
 }
 .answers :deep(.key-button) {
   min-height: 50px;

@@ -1,4 +1,4 @@
-import type { Firing, Remark, RemarkId, RunState } from '@sure-spool/core'
+import { inOhms, type Firing, type OhmPrefix, type Remark, type RemarkId, type RunState } from '@sure-spool/core'
 import { checkPoints } from '../words/points'
 import type { useBench } from '../store/bench'
 import type { Figures } from '../words/figures'
@@ -7,6 +7,15 @@ import type { Figures } from '../words/figures'
 export interface Answer {
   label: string
   act: () => void
+  /** it needs a figure said first */
+  asks?: 'speed'
+}
+
+/** What holds a step, answered: what mends it, and taking it again; or each prefix that the display may have shown. */
+export interface Answers {
+  a: Answer
+  b: Answer
+  prefix?: (prefix: OhmPrefix) => void
 }
 
 type Bench = ReturnType<typeof useBench>
@@ -14,7 +23,7 @@ type Bench = ReturnType<typeof useBench>
 /** Reasons offered for keeping a reading in spite of a remark; another can be typed. */
 export const keepReasons: Partial<Record<RemarkId, string[]>> = {
   'prefix-jump': ['the meter shows it so', 'read twice, both alike', 'another part than the card'],
-  'prefix-decides': ['the meter shows plain ohms', 'read twice, both alike', 'another part than the card'],
+  'prefix-decides': ['the meter shows it so', 'read twice, both alike', 'another part than the card'],
   'sum-off': ['read twice, both alike', 'not wired as the card draws it', 'no time, to be read again'],
   'not-isolated': ['nothing is in parallel here', 'cannot be unplugged', 'only a rough look'],
   'leads-matter': ['leads are known to be short', 'no way to zero here', 'only a rough look'],
@@ -27,26 +36,25 @@ export const reasonsFor = (id: RemarkId): string[] => keepReasons[id] ?? plainRe
  * What mends the matter (`a`) and how to take it again (`b`), by remark. `c`, keeping it with a reason, is the same for all.
  * @param remark the one that holds, or that is due before the step is touched
  */
-export function answersTo(
-  remark: Remark & Partial<Firing>,
-  bench: Bench,
-  state: RunState,
-  figures: Figures,
-): { a: Answer; b: Answer } {
+export function answersTo(remark: Remark & Partial<Firing>, bench: Bench, state: RunState, figures: Figures): Answers {
   const entry = remark.entry ?? ''
+  const read = bench.evaluationOf(entry)?.entry
   const again: Answer = { label: 'take this again', act: () => bench.takeAgain(entry, false, 'taken again') }
   const go = (label: string, step: string): Answer => ({ label, act: () => bench.goTo(step) })
   const retype = (label: string, text: string): Answer => ({
     label,
-    act: () => {
-      bench.takeAgain(entry, true, 'mistyped')
-      bench.keepTyped(text)
-    },
+    act: () => void (read && bench.retype(read, text)),
   })
   const first = (answer: Answer) => ({ a: answer, b: again })
   switch (remark.id) {
-    case 'prefix-jump':
-    case 'prefix-decides': {
+    case 'prefix-decides':
+      return {
+        ...first(again),
+        prefix: (prefix) => void (read && bench.retype(read, inOhms(read.reading.text, prefix))),
+      }
+    case 'condition-missing':
+      return first({ label: 'say the speed', act: () => undefined, asks: 'speed' })
+    case 'prefix-jump': {
       const right = Number(remark.params['value'] ?? 0) * Number(remark.params['factor'] ?? 1)
       return first(retype(`it was ${figures.bound(right, bench.quantity)}`, plainText(right)))
     }

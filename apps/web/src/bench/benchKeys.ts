@@ -2,7 +2,10 @@ import { stateKeys } from '../keys/statement'
 
 const touching = ['reading', 'held'] as const
 const typed = ['reading', 'held', 'figure'] as const
-const steps = ['reading', 'held', 'figure', 'look', 'isolate', 'answer'] as const
+const digits = [...typed, 'prefix'] as const
+const free = ['reading', 'held', 'figure', 'look', 'isolate', 'answer'] as const
+/** every step; while the prefix is asked for its letters are the answer */
+const steps = [...free, 'prefix'] as const
 const ends = ['finding', 'closed'] as const
 const resting = [...steps, ...ends] as const
 
@@ -11,15 +14,21 @@ export const benchKeys = stateKeys(
   'The bench',
   ['absent', ...steps, 'line', 'asking', ...ends, 'deciding'],
   {
-    open: { keys: [...'0123456789.,-<>~'], label: 'type the figure', cap: '0–9', when: typed },
+    open: { keys: [...'0123456789.,-<>~'], label: 'type the figure', cap: '0–9', when: digits },
     over: { keys: ['o'], label: 'over range', when: typed },
+    beep: { keys: ['y'], label: 'it beeps', when: touching },
+    noBeep: { keys: ['u'], label: 'no beep', when: touching },
     pedal: { keys: [' '], label: 'keep what the meter shows', when: steps },
     keepLine: { keys: ['Enter'], label: 'keep', when: ['line'] },
     prefix: { keys: ['*'], label: 'step the prefix', when: ['line'], repeats: true },
     clearLine: { keys: ['Escape'], label: 'clear the line', when: ['line'] },
+    ohms: { keys: ['o'], label: 'ohm', when: ['prefix'] },
+    kilo: { keys: ['k'], label: 'kilo', when: ['prefix'] },
+    mega: { keys: ['m'], label: 'mega', when: ['prefix'] },
+    giga: { keys: ['g'], label: 'giga', when: ['prefix'] },
     mend: { keys: ['a'], label: 'the remark’s first answer', when: ['held'] },
     other: { keys: ['b'], label: 'the remark’s second answer', when: ['held'] },
-    keepSo: { keys: ['c'], label: 'keep, say why', when: ['held'] },
+    keepSo: { keys: ['c'], label: 'keep, say why', when: ['held', 'prefix'] },
     seen: { keys: [...'1234567890'], label: 'what is seen', cap: '1–0', when: ['look'] },
     keepLook: { keys: ['Enter'], label: 'keep what was seen', when: ['look'] },
     isolate: { keys: [...'abcd'], label: 'how it is isolated', cap: 'a–d', when: ['isolate'] },
@@ -37,13 +46,13 @@ export const benchKeys = stateKeys(
     skip: { keys: ['s'], label: 'skip', when: steps },
     note: { keys: ['n'], label: 'note', when: resting },
     zero: { keys: ['z'], label: 'zero the leads', when: steps },
-    contact: { keys: ['k'], label: 'tips or clips', when: steps },
+    contact: { keys: ['k'], label: 'tips or clips', when: free },
     meter: { keys: ['j'], label: 'next meter', when: steps },
     flip: { keys: ['f'], label: 'flip', when: touching },
     turn: { keys: ['F'], label: 'turn the plug', when: touching },
     grounds: { keys: ['g'], label: 'grounds', when: ['reading', 'held', 'figure', 'look', 'isolate'] },
     decide: { keys: ['d'], label: 'decide', when: ['reading', 'held', 'figure', 'look'] },
-    mute: { keys: ['m'], label: 'mute', when: steps },
+    mute: { keys: ['m'], label: 'mute', when: free },
     sheet: { keys: ['p'], label: 'the sheet', when: ends },
     card: { keys: ['y'], label: 'make a card of it', when: ends },
     takeIn: { keys: ['i'], label: 'take in a part', when: resting },

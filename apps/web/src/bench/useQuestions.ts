@@ -1,7 +1,9 @@
+import { typedConditions } from '@sure-spool/core'
 import { ref } from 'vue'
 import { useBench } from '../store/bench'
+import { useShop } from '../store/shop'
 
-type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back'
+type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back' | 'speed'
 interface Question {
   kind: Kind
   question: string
@@ -15,6 +17,7 @@ const freeUndoMs = 10_000
 /** What the bench asks in words: why a step is skipped, why a reading is taken back or kept in spite of a remark; a note. */
 export function useQuestions(tell: (words: string) => void) {
   const bench = useBench()
+  const shop = useShop()
   const question = ref<Question | null>(null)
   const isReading = () => bench.current?.step.kind === 'reading'
 
@@ -30,8 +33,26 @@ export function useQuestions(tell: (words: string) => void) {
     if (kind === 'skip') bench.add({ kind: 'skip', check: about, reason: words })
     else if (kind === 'note')
       bench.add({ kind: 'note', words, ...(isReading() && bench.check ? { about: bench.check.id } : {}) })
+    else if (kind === 'speed') saySpeed(about, words)
     else if (kind === 'keep') bench.add({ kind: 'answer', remark: about, reason: words })
     else bench.add({ kind: 'take-back', entry: about, reason: words })
+  }
+
+  /** The speed a reading was taken at, where none was said with it. */
+  function askSpeed(entry: string): void {
+    const asked = bench.check?.conditions?.rpm
+    ask('speed', 'At what speed was it taken?', asked === undefined ? [] : [`${asked} rpm`], entry)
+  }
+
+  function saySpeed(id: string, words: string): void {
+    const read = bench.evaluationOf(id)?.entry
+    const said = typedConditions(
+      /\d$/.test(words) ? `${words} rpm` : words,
+      { loads: [], states: [] },
+      shop.settings.decimalComma,
+    )
+    if (read && 'rpm' in said) bench.retype(read, read.reading.text, { rpm: said.rpm })
+    else tell(`“${words}” is no speed: type it as 2570 rpm. The reading is kept and waits for it.`)
   }
 
   function undo(): void {
@@ -74,5 +95,5 @@ export function useQuestions(tell: (words: string) => void) {
 
   const note = () => ask('note', 'A note')
   const leave = () => void (question.value = null)
-  return { question, ask, answered, leave, undo, skip, takeBack, retake, note }
+  return { question, ask, answered, leave, undo, skip, takeBack, retake, note, askSpeed }
 }

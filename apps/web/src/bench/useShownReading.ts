@@ -6,7 +6,7 @@ import { takenParts, useFigures } from '../words/figures'
 import { verdictWords } from '../words/kinds'
 import { reasonLine } from '../words/reasons'
 
-const prefixNames: Record<string, string> = { k: 'kilo', M: 'mega', G: 'giga', m: 'milli' }
+const prefixNames: Record<string, string> = { k: 'kilo', K: 'kilo', M: 'mega', G: 'giga', m: 'milli' }
 
 /** The reading that the bench shows: what is being typed, judged as if it were kept; else the step's own; else the last one. */
 export function useShownReading(line: () => Line | null) {
@@ -52,10 +52,12 @@ export function useShownReading(line: () => Line | null) {
     if (typed) return isBare(typed.text) ? `${typed.prefix}${unitSign(bench.quantity)}` : ''
     return shown.value ? takenParts(shown.value, figures).unit : ''
   })
-  /** where open is expected a prefix must be seen: it could turn a short into a pass */
+  /** where open is expected the prefix is read in full: it could turn a short into a pass */
   const prefixName = computed(() => {
     const typed = line()
-    return typed && isBare(typed.text) && bench.limit?.expectOpen ? (prefixNames[typed.prefix] ?? 'plain ohms') : ''
+    if (!typed || !(bench.limit?.expectOpen || bench.check?.kind === 'insulation')) return ''
+    const [, letter] = /\d\s*([kKMGm]?)\s*Ω?\s*(?:[@\d.,]+\s*[kK]?V)?$/.exec(keptText(typed)) ?? []
+    return letter === undefined ? '' : letter === '' ? 'no prefix yet' : (prefixNames[letter] ?? '')
   })
   const verdictLine = computed(() => {
     const one = shown.value

@@ -60,6 +60,10 @@ function setDue(text: string): void {
   if (text === '') delete meter.value.dueOn
   else meter.value.dueOn = text
 }
+function setBeeper(ohms: number | undefined): void {
+  if (ohms === undefined) delete meter.value.beepsBelow
+  else meter.value.beepsBelow = ohms
+}
 function setFour(four: boolean): void {
   if (four) meter.value.fourWire = true
   else delete meter.value.fourWire
@@ -108,6 +112,12 @@ onMounted(() => nextTick(() => form.value?.querySelector('input')?.focus()))
         @update:model-value="meter.zero = $event || 'hardware'"
       />
       <TextField label="calibration due, as 2027-03-02" :model-value="meter.dueOn ?? ''" @update:model-value="setDue" />
+      <FigureField
+        label="beeps under"
+        quantity="resistance"
+        :model-value="meter.beepsBelow"
+        @update:model-value="setBeeper"
+      />
       <TickField label="four wires" :model-value="meter.fourWire === true" @update:model-value="setFour" />
     </div>
     <section v-for="(one, at) in meter.functions" :key="one.quantity" :aria-label="one.quantity">

@@ -3,8 +3,9 @@ import { leadsCard, senderCard, twinCard } from '@sure-spool/core/testing'
 import { splitPlace } from './splitPlace'
 
 const metric = { temperature: '°C', length: 'm' } as const
-const point = { decimalComma: false, units: metric }
-const comma = { decimalComma: true, units: metric }
+const words = { loads: ['lamps'], states: ['flexed'] }
+const point = { decimalComma: false, units: metric, words }
+const comma = { decimalComma: true, units: metric, words }
 
 const [lead] = leadsCard().checks
 const [travel] = senderCard().checks
@@ -36,10 +37,35 @@ test('a winding has no place: its @ is left to the figure', () => {
 
 test('a bare length is in the shop’s unit, and the record says which', () => {
   if (!lead) throw new Error('the leads have a check')
-  const inches = { decimalComma: false, units: { temperature: '°F', length: 'in' } } as const
+  const inches = { decimalComma: false, units: { temperature: '°F', length: 'in' }, words } as const
   expect(splitPlace(lead, '2.31k @ 16', inches, undefined)).toEqual({
     figure: '2.31k',
     setting: { x: expect.closeTo(0.4064, 10), xText: '16 in' },
   })
   expect(splitPlace(lead, '2.31k @ 41 cm', inches, undefined)).toMatchObject({ setting: { x: 0.41, xText: '41 cm' } })
+})
+
+test('conditions stand behind the @ too, alone or after the place', () => {
+  if (!winding || !lead) throw new Error('both have a check')
+  expect(splitPlace(winding, '43.4 @ 2570 rpm, lamps', point, undefined)).toEqual({
+    figure: '43.4',
+    setting: {},
+    conditions: { rpm: 2570, load: 'lamps' },
+  })
+  expect(splitPlace(lead, '2.31k @ 41 cm, bent', point, undefined)).toEqual({
+    figure: '2.31k',
+    setting: { x: 0.41, xText: '41 cm' },
+    conditions: { state: ['flexed'] },
+  })
+  expect(splitPlace(lead, '2.31k @ bent', point, 0.41)).toEqual({
+    figure: '2.31k',
+    setting: { x: 0.41 },
+    conditions: { state: ['flexed'] },
+  })
+  expect(splitPlace(winding, '43.4 @', point, undefined)).toEqual({ problem: 'empty' })
+})
+
+test('test volts stay with their ohms', () => {
+  if (!winding) throw new Error('the twin has a winding')
+  expect(splitPlace(winding, '2.1G @ 500 V', point, undefined)).toEqual({ figure: '2.1G @ 500 V', setting: {} })
 })

@@ -1,10 +1,13 @@
 import {
   parseReading,
+  typedConditions,
   withUnit,
   type Check,
+  type ConditionWords,
   type ReadingProblem,
   type ReadingSetting,
   type ShownUnits,
+  type TypedConditions,
 } from '@sure-spool/core'
 import { placeQuantity } from '../words/points'
 
@@ -12,23 +15,46 @@ export interface Placed {
   /** the figure itself, without its place */
   figure: string
   setting: Pick<ReadingSetting, 'x' | 'xText'>
+  /** what was said behind the `@`, besides a place */
+  conditions?: TypedConditions
 }
 
+interface Typing {
+  decimalComma: boolean
+  units: ShownUnits
+  words: ConditionWords
+}
+
+const volts = /^[\d.,]+\s*[kK]?V$/
+
 /**
- * Parts the typed line into the figure and its place: `2.31k @ 0.41 m`. A line without `@` keeps the step's own place.
+ * Parts the typed line into the figure and what stands behind its `@`: a place (`2.31k @ 0.41 m`) or conditions (`43.4 @ 2570 rpm`),
+ * or both, apart by a comma. A line without `@` keeps the step's own place; test volts and the bound of an over-range stay with the figure.
  * @param known the place of this step, or of this item's earlier reading
  */
 export function splitPlace(
   check: Pick<Check, 'kind' | 'x'>,
   text: string,
-  { decimalComma, units }: { decimalComma: boolean; units: ShownUnits },
+  { decimalComma, units, words }: Typing,
   known: number | undefined,
 ): Placed | { problem: ReadingProblem } {
   const quantity = placeQuantity(check)
-  const at = quantity === undefined ? -1 : text.lastIndexOf('@')
-  if (quantity === undefined || at < 0) return { figure: text, setting: known === undefined ? {} : { x: known } }
-  const xText = withUnit(text.slice(at + 1).trim(), quantity, units, decimalComma)
-  const { kind, value, problem } = parseReading({ text: xText, quantity, decimalComma })
-  if (kind !== 'value' || value === undefined) return { problem: problem ?? 'number' }
-  return { figure: text.slice(0, at).trim(), setting: { x: value, xText } }
+  const at = text.lastIndexOf('@')
+  const behind = text.slice(at + 1).trim()
+  const kept = { setting: known === undefined ? {} : { x: known } }
+  if (at < 0 || volts.test(behind) || /^~?\s*O\.?L\s*@/i.test(text)) return { figure: text, ...kept }
+  const figure = text.slice(0, at).trim()
+  const [first = '', ...rest] = behind.split(/,\s+|;/)
+  const xText = quantity === undefined ? '' : withUnit(first.trim(), quantity, units, decimalComma)
+  const place = quantity === undefined ? undefined : parseReading({ text: xText, quantity, decimalComma })
+  const isPlace = place?.kind === 'value' && place.value !== undefined
+  if (place && !isPlace && /^[\d.,-]/.test(first.trim())) return { problem: place.problem ?? 'number' }
+  const setting = isPlace ? { x: place.value, xText } : kept.setting
+  const said = isPlace ? rest.join('; ') : behind
+  if (said.trim() === '') return isPlace ? { figure, setting } : { problem: 'empty' }
+  const conditions = typedConditions(said, words, decimalComma)
+  if ('problem' in conditions) return conditions
+  // where a place is typed a strange word is no state: it is a place that was not understood
+  const strange = place && !isPlace && conditions.state?.some((one) => !words.states.includes(one))
+  return strange ? { problem: place.problem ?? 'number' } : { figure, setting, conditions }
 }

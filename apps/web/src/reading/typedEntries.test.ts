@@ -1,8 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
-import { plainUnits, prepareCard, textMismatch, type Card } from '@sure-spool/core'
+import { conditionWordsOf, plainUnits, prepareCard, textMismatch, type Card } from '@sure-spool/core'
 import { leadsCard, pocketMeter, relayCard, twinCard, valveCard } from '@sure-spool/core/testing'
 import fc from 'fast-check'
-import { plainEntry, readingEntry, uncertaintyOf, type PlainSetting, type ReadingPlace } from './typedEntries'
+import {
+  beepEntry,
+  plainEntry,
+  readingEntry,
+  uncertaintyOf,
+  type PlainSetting,
+  type ReadingPlace,
+} from './typedEntries'
 
 const setting: PlainSetting = {
   decimalComma: false,
@@ -25,9 +32,26 @@ const place = (card: Card, id: string, more: Partial<ReadingPlace> = {}): Readin
     contact: 'clips',
     decimalComma: false,
     units: plainUnits,
+    rpm: undefined,
+    words: conditionWordsOf(card),
     ...more,
   }
 }
+
+const runningCard = (): Card => ({
+  ...twinCard(),
+  checks: [
+    {
+      id: 'output',
+      label: 'charging volts',
+      kind: 'dc-output',
+      at: { pair: ['O', 'G'] },
+      required: true,
+      limits: [],
+      conditions: { rpm: 3000, load: 'lamps' },
+    },
+  ],
+})
 
 describe('a step that is no reading', () => {
   test('a temperature is the part’s or the room’s, as was said', () => {
@@ -92,6 +116,29 @@ describe('a reading', () => {
     const check = card.checks.find(({ kind }) => kind === 'contacts')
     const made = readingEntry('0.2', place(card, check?.id ?? '', { point: { covers: [], pair: ['30', '87'], drive } }))
     expect(made).toMatchObject({ reading: { conditions: { drive } } })
+  })
+
+  test('has the speed that was said, never the card’s', () => {
+    const output = place(runningCard(), 'output', { quantity: 'voltage' })
+    expect(output.check.conditions?.rpm).toBe(3000)
+    expect(readingEntry('13.9', output)).toMatchObject({ reading: { conditions: { load: 'lamps' } } })
+    expect(readingEntry('13.9', output)).not.toHaveProperty('reading.conditions.rpm')
+    expect(readingEntry('13.9', { ...output, rpm: 2950 })).toMatchObject({
+      reading: { conditions: { load: 'lamps', rpm: 2950 } },
+    })
+    expect(readingEntry('12.1 @ 850 rpm', { ...output, rpm: 2950 })).toMatchObject({
+      reading: { value: 12.1, conditions: { rpm: 850 } },
+    })
+    expect(readingEntry('13.9 @ off', output)).toMatchObject({ reading: { conditions: { state: ['off'] } } })
+    expect(readingEntry('322', { ...place(twinCard(), 'low'), rpm: 2950 })).not.toHaveProperty('reading.conditions')
+  })
+
+  test('by the beeper is under or over its threshold, and no ohms', () => {
+    const frame = place(twinCard(), 'frame')
+    const said = beepEntry(true, 35, frame, { supersedes: 'x' })
+    expect(said).toMatchObject({ kind: 'below', value: 35, method: 'beeper', text: 'beep', supersedes: 'x' })
+    expect(beepEntry(false, 35, frame, {})).toMatchObject({ kind: 'above', value: 35, pair: frame.point.pair })
+    expect(textMismatch(said, 'resistance')).toBeNull()
   })
 
   test('of a lead keeps the length it had, until another is typed', () => {

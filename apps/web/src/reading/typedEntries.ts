@@ -1,8 +1,10 @@
 import {
+  beepReading,
   rangeOf,
   readingUncertainty,
   typedReading,
   withUnit,
+  type ConditionWords,
   type Conditions,
   type EntryBody,
   type Instrument,
@@ -14,7 +16,7 @@ import {
   type ShownUnits,
   type StepPoint,
 } from '@sure-spool/core'
-import { splitPlace } from './splitPlace'
+import { splitPlace, type Placed } from './splitPlace'
 
 /** How the shop types: its decimal mark, and the units of what has none. */
 export interface Typing {
@@ -83,7 +85,7 @@ export function plainEntry(step: PlainStep, text: string, setting: PlainSetting)
   }
 }
 
-/** Where a reading is taken, and with what. */
+/** Where a reading is taken, with what, and under which conditions. */
 export interface ReadingPlace extends Typing {
   check: PreparedCheck
   quantity: Quantity
@@ -92,6 +94,9 @@ export interface ReadingPlace extends Typing {
   x: number | undefined
   meter: Instrument | undefined
   contact: 'tips' | 'clips'
+  /** the speed that was last said; none is taken from the card */
+  rpm: number | undefined
+  words: ConditionWords
 }
 
 /**
@@ -100,28 +105,39 @@ export interface ReadingPlace extends Typing {
  */
 export function readingEntry(
   text: string,
-  { check, quantity, point, x, meter, contact, decimalComma, units }: ReadingPlace,
+  place: ReadingPlace,
   more: ReadingSetting = {},
 ): { reading: Reading } | { problem: ReadingProblem } {
-  const { pair, index, drive } = point
-  const { conditions } = check
-  const placed = splitPlace(check, text, { decimalComma, units }, x)
+  const placed = splitPlace(place.check, text, place, place.x)
   if ('problem' in placed) return placed
-  const own = drive === undefined ? withoutTestVolts(conditions) : { ...conditions, drive }
-  return typedReading(placed.figure, quantity, decimalComma, {
+  return typedReading(placed.figure, place.quantity, place.decimalComma, settingOf(place, placed, more))
+}
+
+/** What the beeper says at a place. */
+export const beepEntry = (beeps: boolean, beepsBelow: number, place: ReadingPlace, more: ReadingSetting): Reading =>
+  beepReading(beeps, beepsBelow, settingOf(place, { setting: place.x === undefined ? {} : { x: place.x } }, more))
+
+function settingOf(
+  place: ReadingPlace,
+  { setting, conditions: said }: Omit<Placed, 'figure'>,
+  more: ReadingSetting,
+): ReadingSetting {
+  const { check, point, meter, contact, rpm } = place
+  const { pair, index, drive } = point
+  const conditions = { ...asTheStepIsDone(check, rpm), ...(drive === undefined ? {} : { drive }), ...said }
+  return {
     ...(meter ? { instrument: meter.id } : {}),
     contact,
     ...(pair ? { pair } : {}),
     ...(index === undefined ? {} : { index }),
-    ...placed.setting,
-    ...(own ? { conditions: own } : {}),
+    ...setting,
+    ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
     ...more,
-  })
+  }
 }
 
-/** The volts of an insulation reading are its own: what the card asks for is not what stood there. */
-function withoutTestVolts(conditions: Conditions | undefined): Conditions | undefined {
-  if (conditions?.testVolts === undefined) return conditions
-  const { testVolts: _asked, ...stated } = conditions
-  return Object.keys(stated).length > 0 ? stated : undefined
+/** What the step says to do is how it is done; how fast it ran and what volts stood there is never taken from the card. */
+function asTheStepIsDone({ conditions }: PreparedCheck, rpm: number | undefined): Conditions {
+  const { testVolts: _volts, rpm: asked, ...stated } = conditions ?? {}
+  return asked === undefined || rpm === undefined ? stated : { ...stated, rpm }
 }

@@ -1,15 +1,19 @@
-import type {
-  EntryBody,
-  Instrument,
-  PreparedCheck,
-  Quantity,
-  Reading,
-  ReadingProblem,
-  ReadingSetting,
-  StepState,
+import {
+  typedReading,
+  type ConditionWords,
+  type Conditions,
+  type EntryBody,
+  type Instrument,
+  type PreparedCheck,
+  type Quantity,
+  type Reading,
+  type ReadingEntry,
+  type ReadingProblem,
+  type ReadingSetting,
+  type StepState,
 } from '@sure-spool/core'
 import { ref, watch } from 'vue'
-import { plainEntry, readingEntry, type PlainStep, type Typing } from './typedEntries'
+import { beepEntry, plainEntry, readingEntry, type PlainStep, type ReadingPlace, type Typing } from './typedEntries'
 
 /** What the next reading is for, where it is not simply the step's first. */
 export interface Doing {
@@ -32,6 +36,9 @@ interface TypedInto {
   typing: () => Typing
   /** the length this item had before */
   lengthOf: (index: number | undefined) => number | undefined
+  /** the speed that was last said */
+  rpm: () => number | undefined
+  words: () => ConditionWords
   add: (body: EntryBody) => void
 }
 
@@ -64,13 +71,13 @@ export function useTyping(into: TypedInto) {
     return null
   }
 
-  /** The typed line as a reading of the step that is open. */
-  function readingOf(text: string, more: ReadingSetting = {}): { reading: Reading } | { problem: ReadingProblem } {
+  /** Where the step that is open is read, and how; undefined on any other step. */
+  function placeNow(): ReadingPlace | undefined {
     const step = into.current()?.step
     const check = into.check()
-    if (!check || step?.kind !== 'reading') return { problem: 'number' }
+    if (!check || step?.kind !== 'reading') return undefined
     const { point } = step
-    const place = {
+    return {
       ...into.typing(),
       check,
       quantity: into.quantity(),
@@ -78,21 +85,64 @@ export function useTyping(into: TypedInto) {
       x: point.x ?? into.lengthOf(point.index),
       meter: into.meter(),
       contact: into.contact(),
+      rpm: into.rpm(),
+      words: into.words(),
     }
-    return readingEntry(text, place, more)
+  }
+
+  /** The typed line as a reading of the step that is open. */
+  function readingOf(text: string, more: ReadingSetting = {}): { reading: Reading } | { problem: ReadingProblem } {
+    const place = placeNow()
+    return place ? readingEntry(text, place, more) : { problem: 'number' }
+  }
+
+  /** What this reading replaces, and why. */
+  function replaces(): ReadingSetting {
+    const { supersedes, reason, mistyped } = into.doing() ?? heldOrSecond() ?? {}
+    return {
+      ...(supersedes === undefined ? {} : { supersedes, reason }),
+      ...(mistyped ? { mistyped: true as const } : {}),
+    }
   }
 
   function keepReading(text: string): ReadingProblem | null {
+    const made = readingOf(text, replaces())
+    if ('problem' in made) return made.problem
+    keep(made.reading)
+    return null
+  }
+
+  function keep(reading: Reading): void {
     const check = into.check()
-    if (!check) return null
-    const earlier = into.doing() ?? heldOrSecond()
-    const { supersedes, reason, mistyped } = earlier ?? {}
-    const made = readingOf(text, {
-      ...(supersedes === undefined ? {} : { supersedes, reason }),
-      ...(mistyped ? { mistyped: true as const } : {}),
+    if (check) into.add({ kind: 'reading', check: check.id, reading })
+  }
+
+  /** Keeps a beep, or that there was none. @returns what keeps it from being kept, in words, or null */
+  function keepBeep(beeps: boolean): string | null {
+    const place = placeNow()
+    const meter = into.meter()
+    if (!place || place.quantity !== 'resistance') return 'A beep says something of ohms only.'
+    if (meter?.beepsBelow === undefined)
+      return `${meter?.name ?? 'This meter'} states no ohms under which it beeps: say so in Kit, or type the ohms.`
+    keep(beepEntry(beeps, meter.beepsBelow, place, replaces()))
+    return null
+  }
+
+  /** Enters a reading again where it was taken, with another text or under other conditions: the old one was mistyped. */
+  function retype({ id, check, reading }: ReadingEntry, text: string, conditions?: Conditions): ReadingProblem | null {
+    const { instrument, leads, contact, range, pair, index, x, xText, decimalComma } = reading
+    const at = { instrument, leads, contact, range, pair, index, x, xText }
+    const stated = Object.fromEntries(Object.entries(at).filter(([, value]) => value !== undefined)) as ReadingSetting
+    const under = { ...reading.conditions, ...conditions }
+    const made = typedReading(text, into.quantity(), decimalComma, {
+      ...stated,
+      ...(Object.keys(under).length > 0 ? { conditions: under } : {}),
+      supersedes: id,
+      mistyped: true,
+      reason: 'mistyped',
     })
     if ('problem' in made) return made.problem
-    into.add({ kind: 'reading', check: check.id, reading: made.reading })
+    into.add({ kind: 'reading', check, reading: made.reading })
     return null
   }
 
@@ -108,5 +158,5 @@ export function useTyping(into: TypedInto) {
     }
   }
 
-  return { temperatureFrom, supplyWhile, zeroHow, keepTyped, readingOf }
+  return { temperatureFrom, supplyWhile, zeroHow, keepTyped, keepBeep, retype, readingOf }
 }

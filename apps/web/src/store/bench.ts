@@ -1,5 +1,6 @@
 import type { QueueUnit, RunView } from '@sure-spool/contract'
 import {
+  conditionWordsOf,
   nextEntry,
   runState,
   type Entry,
@@ -30,6 +31,9 @@ interface Told {
   entry: Entry
 }
 
+/** For so long a speed that was said stands for the next reading, milliseconds. */
+const freshMs = 30 * 60_000
+
 /** The run on the bench: its tape, its state as core computes it, and what is being done. */
 export const useBench = defineStore('bench', () => {
   const shop = useShop()
@@ -54,6 +58,14 @@ export const useBench = defineStore('bench', () => {
     const { tape } = state.value ?? {}
     return evaluationOf(tape?.readings.filter((entry) => !tape.gone.has(entry.id)).at(-1)?.id)
   })
+  /** the speed that was last said, while it is fresh: several legs are read at one speed */
+  const saidRpm = computed(() => {
+    const { tape } = state.value ?? {}
+    const said = tape?.readings.findLast(
+      (entry) => entry.reading.conditions?.rpm !== undefined && !tape.gone.has(entry.id),
+    )
+    return said && Date.now() - Date.parse(said.at) < freshMs ? said.reading.conditions?.rpm : undefined
+  })
   const facts = stepFacts({
     state: () => state.value,
     current: () => current.value,
@@ -72,6 +84,8 @@ export const useBench = defineStore('bench', () => {
       index === undefined
         ? undefined
         : state.value?.tape.readings.findLast(({ reading }) => reading.index === index)?.reading.x,
+    rpm: () => saidRpm.value,
+    words: () => conditionWordsOf(run.value?.card ?? { checks: [] }),
     add: (body) => {
       const entry = add(body)
       if (entry?.kind === 'reading')
@@ -189,6 +203,7 @@ export const useBench = defineStore('bench', () => {
     serverSays,
     lastReading,
     lastEntry,
+    saidRpm,
     evaluationOf,
     open,
     startFor,

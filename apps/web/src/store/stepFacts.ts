@@ -50,7 +50,8 @@ export function stepFacts({ state, current, meter, person }: Standing) {
   const rangeAsked = computed(() => (rangeFigure.value === null ? '' : formatBound(rangeFigure.value, quantity.value)))
   /** the prefix in which this step's figure is spoken of */
   const prefix = computed(() => {
-    if (limit.value?.expectOpen) return 'M'
+    // a prefix nobody gave must never turn a short into a pass
+    if (limit.value?.expectOpen || check.value?.kind === 'insulation') return ''
     const expected = expectedOf(limit.value?.band ?? {})
     return expected === undefined || expected < 1 ? '' : prefixFor(expected, quantity.value)
   })

@@ -26,6 +26,7 @@ function setting(check: PreparedCheck, meter: Instrument | undefined, rangeAsked
 
 /**
  * What to do for a reading, besides which points to touch.
+ * @param saidRpm the speed that was last said, which the next reading takes
  * @param rangeAsked the range the bench asks for, as `20 kΩ`; empty where there is none to ask for
  */
 export function readingInstruction(
@@ -34,6 +35,7 @@ export function readingInstruction(
   meter: Instrument | undefined,
   rangeAsked: string,
   figures: Figures,
+  saidRpm?: number,
 ): string {
   const place = placeQuantity(check)
   const under = conditionWords(card, check.conditions, figures).join(', ')
@@ -46,6 +48,11 @@ export function readingInstruction(
         : 'Another place: type it behind an @.',
     check.kind === 'insulation' ? 'Type the volts with the ohms: 500V 2.1G.' : '',
     under === '' ? '' : `${capital(under)}.`,
+    check.conditions?.rpm === undefined
+      ? ''
+      : saidRpm === undefined
+        ? 'Type the speed it runs at behind an @: 43.4 @ 2570 rpm.'
+        : `Running at ${figures.plain(saidRpm)}\u2009rpm, as last said; another behind an @.`,
     check.how?.either ? 'Leads may be swapped.' : '',
     check.how?.note ?? (check.toFrame ? 'Bare metal, not paint.' : ''),
   ]

@@ -40,6 +40,8 @@ export interface Instrument {
   overSign: 'OL' | '1' | '>'
   ranging: 'auto' | 'hand'
   fourWire?: true
+  /** ohms under which its beeper sounds */
+  beepsBelow?: number
   /** how its leads are zeroed: by its own key, or taken off by the bench */
   zero?: 'hardware' | 'subtract'
   /** the day its calibration is due, as 2027-03-02 */
@@ -120,6 +122,8 @@ export interface Reading {
   index?: number
   x?: number
   xText?: string
+  /** a beep is below the meter's `beepsBelow`, no beep above it; its text is not parsed */
+  method?: 'beeper'
   supersedes?: string
   mistyped?: true
   reason?: string

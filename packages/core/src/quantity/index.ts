@@ -11,7 +11,9 @@ export {
   type FormatOptions,
   type FormattedFigure,
 } from './format'
-export { textMismatch, typedReading, type ReadingSetting } from './typedReading'
+export { beepReading, textMismatch, typedReading, type ReadingSetting } from './typedReading'
 export { parseKindLimit } from './parseKindLimit'
+export { inOhms, type OhmPrefix } from './inOhms'
+export { conditionWordsOf, typedConditions, type ConditionWords, type TypedConditions } from './typedConditions'
 export { limitText } from './limitText'
 export { parseLimit, type LimitProblem, type LimitText } from './parseLimit'

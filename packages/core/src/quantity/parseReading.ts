@@ -14,6 +14,8 @@ export interface ParsedReading {
   value?: number
   low?: number
   high?: number
+  /** times it fell to no reading: `2.6k..OL` */
+  drops?: number
   resolution?: number
   testVoltage?: number
   unitGiven: boolean
@@ -22,6 +24,8 @@ export interface ParsedReading {
 
 const longest = 200
 const overWord = /^[+-]?(?:o\.?l|0\.?l|\.ol|ofl|open|inf|∞)(?:\s*@?\s*(?=[\d.,@]|$)(.*))?$/is
+/** A figure that fell to no reading while it was held. */
+const dropped = /^(.*\d.*?)\s*(?:\.\.|to|-)\s*(?:o\.?l|0\.l|\.ol|ofl|open|inf|∞)$/is
 /** What SCPI instruments send for over-range and for not-a-number. */
 const exponentOver = 9.9e37
 const exponentNotANumber = 9.91e37
@@ -76,6 +80,8 @@ function parseFigure(text: string, quantity: Quantity, decimalComma: boolean): P
   }
   if (text.startsWith('>')) return bounded('above', text.slice(1).trim(), quantity, decimalComma)
   if (text.startsWith('<')) return bounded('below', text.slice(1).trim(), quantity, decimalComma)
+  const drop = dropped.exec(text)
+  if (drop?.[1] !== undefined) return parseDrop(drop[1].trim(), quantity, decimalComma)
   const parts = splitSpread(text)
   return parts ? parseSpread(parts, quantity, decimalComma) : parseValue(text, quantity, decimalComma)
 }
@@ -129,6 +135,13 @@ function splitSpread(text: string): [string, string] | null {
     return [text.slice(0, i).trim(), text.slice(i + 1).trim()]
   }
   return null
+}
+
+/** METHODS 11.15: a spread of one figure with a drop, without an upper end. */
+function parseDrop(text: string, quantity: Quantity, decimalComma: boolean): ParsedReading {
+  const steady = parseValue(text, quantity, decimalComma)
+  if (steady.kind !== 'value' || steady.value === undefined) return steady.kind === 'over' ? invalid('number') : steady
+  return { ...steady, kind: 'spread', low: steady.value, drops: 1 }
 }
 
 function parseSpread([first, last]: [string, string], quantity: Quantity, decimalComma: boolean): ParsedReading {

@@ -40,16 +40,35 @@ export function typedReading(
   return { reading }
 }
 
+/**
+ * What a beeper says: under its threshold, or over it. It is no figure, and none is put in its place.
+ * @param beepsBelow ohms under which the meter's beeper sounds
+ * @example
+ * beepReading(true, 35).kind // 'below'
+ */
+export function beepReading(beeps: boolean, beepsBelow: number, setting: ReadingSetting = {}): Reading {
+  return {
+    ...setting,
+    taken: 'typed',
+    text: beeps ? 'beep' : 'no beep',
+    decimalComma: false,
+    kind: beeps ? 'below' : 'above',
+    value: beepsBelow,
+    method: 'beeper',
+  }
+}
+
 /** A parsed text's figures, as a reading carries them; test volts that were typed go before those that were set. */
 function figuresOf(
-  { kind, value, low, high, testVoltage }: ParsedReading,
+  { kind, value, low, high, drops, testVoltage }: ParsedReading,
   { conditions }: ReadingSetting = {},
-): Pick<Reading, 'kind' | 'value' | 'low' | 'high' | 'conditions'> {
+): Pick<Reading, 'kind' | 'value' | 'low' | 'high' | 'drops' | 'conditions'> {
   return {
     kind: kind === 'invalid' ? 'value' : kind,
     ...(value === undefined ? {} : { value }),
     ...(low === undefined ? {} : { low }),
     ...(high === undefined ? {} : { high }),
+    ...(drops === undefined ? {} : { drops }),
     ...(testVoltage === undefined ? {} : { conditions: { ...conditions, testVolts: testVoltage } }),
   }
 }
@@ -62,7 +81,7 @@ function figuresOf(
  * // 'value'
  */
 export function textMismatch(reading: Reading, quantity: Quantity): 'text' | 'kind' | 'value' | 'low' | 'high' | null {
-  if (reading.taken !== 'typed' || reading.kind === 'answer') return null
+  if (reading.taken !== 'typed' || reading.kind === 'answer' || reading.method === 'beeper') return null
   const parsed = parsedText(reading, quantity)
   if (parsed.kind === 'invalid') return 'text'
   const said = figuresOf(parsed)

@@ -1,21 +1,8 @@
 import { above, below } from '../conformance'
-import { parsedText, parseReading } from '../quantity'
+import { parseReading } from '../quantity'
 import { demandedKind, readsOpen, samePoint, type Evaluation } from '../judgement'
 import { isMetal } from '../temperature'
 import type { ReadingRule } from './rule'
-
-/** Insulation typed with neither prefix nor unit: ohm, k, M or G? */
-export const unitMissing: ReadingRule = {
-  id: 'unit-missing',
-  cause: 'figure',
-  test: ({ evaluation }) => {
-    const { reading } = evaluation.entry
-    if (reading.taken !== 'typed' || reading.kind === 'answer' || evaluation.quantity !== 'insulation') return null
-    return parsedText(reading, 'insulation').problem === 'unit-missing'
-      ? { severity: 'stop', params: { text: reading.text } }
-      : null
-  },
-}
 
 const poorFrom = 0.5
 

@@ -79,7 +79,7 @@ const wound = (script: Script) => script.put({ kind: 'work', what: 'rewind', pla
 
 /** For each rule a tape where it fires, and the nearest one where it must not. */
 const cases: [id: RemarkId, fires: () => Script, not: () => Script][] = [
-  ['unit-missing', () => testing().read('shell', '210000000', shell), () => testing().read('shell', '210M', shell)],
+  ['prefix-decides', () => testing().read('shell', '210000000', shell), () => testing().read('shell', '210M', shell)],
   [
     'poor-leads',
     () =>

@@ -120,26 +120,31 @@ export const prefixJump: ReadingRule = {
 /** Who writes the sign has looked at the display. */
 const unitSign = /[\u03a9\u2126]|ohms?\b/i
 
-/** Ohms typed against an open or one-sided limit that fail by over five times, and would pass as k, M or G. */
+/**
+ * Ohms whose prefix nobody gave where open or insulation is expected; or typed against a one-sided limit, failing by over five times,
+ * that would pass as k, M or G.
+ */
 export const prefixDecides: ReadingRule = {
   id: 'prefix-decides',
   cause: 'figure',
   test: ({ evaluation }) => {
-    const { reading } = evaluation.entry
-    const { min, max } = evaluation.limit?.band ?? {}
+    const { entry, quantity, limit, check } = evaluation
+    const { reading } = entry
+    const { min, max } = limit?.band ?? {}
     const value = reading.kind === 'spread' ? reading.low : reading.kind === 'value' ? evaluation.taken : undefined
-    if (reading.taken !== 'typed' || value === undefined || value <= 0 || evaluation.limit?.kind === 'closed')
-      return null
+    if (reading.taken !== 'typed' || value === undefined || value <= 0 || limit?.kind === 'closed') return null
+    if (quantity !== 'resistance' && quantity !== 'insulation') return null
     if (unitSign.test(reading.text)) return null
-    if (evaluation.quantity !== 'resistance' && evaluation.quantity !== 'insulation') return null
-    if (min !== undefined && max !== undefined) return null
+    const opens = limit?.expectOpen !== undefined || check.kind === 'insulation'
+    const bare = opens && !parsedText(reading, quantity).unitGiven
+    if (!bare && min !== undefined && max !== undefined) return null
     const factor =
       min !== undefined && below(value * 5, min)
         ? [1e3, 1e6].find((one) => atLeast(value * one, min))
         : max !== undefined && above(value, 5 * max) && atMost(value / 1000, max)
           ? 0.001
           : undefined
-    return factor === undefined ? null : { severity: 'stop', params: { value, factor, limit: min ?? max ?? 0 } }
+    return bare || factor !== undefined ? { severity: 'stop', params: { text: reading.text } } : null
   },
 }
 

@@ -98,8 +98,8 @@ const highRange = 2e6
 export const groundCeiling: ReadingRule = {
   id: 'ground-ceiling',
   test: ({ evaluation }) => {
-    const { check, verdict, bound, limit } = evaluation
-    if (!check.toFrame || verdict !== 'within') return null
+    const { check, verdict, reason, bound, limit } = evaluation
+    if (!check.toFrame || (verdict !== 'within' && reason !== 'range-too-low')) return null
     const weak = ['continuity', 'lamp'].includes(check.kind) || (limit?.band.min ?? openFrom) < openFrom
     const low = bound !== undefined && bound < highRange
     return weak || low ? { severity: 'note', params: { ...(bound === undefined ? {} : { bound }) } } : null

@@ -73,7 +73,6 @@ export type RemarkId =
   | 'static-only'
   | 'flex-the-lead'
   | 'retest-missing'
-  | 'unit-missing'
   | 'poor-leads'
   | 'jack-after-amps'
   | 'part-warm'

@@ -17,7 +17,6 @@ export const readingRules: ReadingRule[] = [
   entry.prefixJump,
   entry.prefixDecides,
   entry.milliOrMega,
-  comparing.unitMissing,
   entry.negative,
   entry.fitsAnother,
   entry.sameAsLast,

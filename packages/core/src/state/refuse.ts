@@ -83,7 +83,7 @@ function readingRefusal(run: Run, checkId: string, reading: Reading): Refusal | 
   const { supersedes } = reading
   if (supersedes !== undefined && !run.entries.some((one) => one.id === supersedes && one.kind === 'reading'))
     return refused('reading.supersedes', 'names a reading that is not on this tape; send that one first')
-  const missing = needs(reading.kind).find((field) => reading[field] === undefined)
+  const missing = needs(reading).find((field) => reading[field] === undefined)
   if (missing) return refused(`reading.${missing}`, `is missing, and a reading of kind "${reading.kind}" needs it`)
   const quantity = quantityOf(check)
   const part = quantity === undefined ? null : textMismatch(reading, quantity)
@@ -93,8 +93,8 @@ function readingRefusal(run: Run, checkId: string, reading: Reading): Refusal | 
   return part ? refused(`reading.${part}`, `is not what the text "${shown}" says; send what the text says`) : null
 }
 
-function needs(kind: Reading['kind']): ('value' | 'low' | 'high' | 'answer')[] {
+function needs({ kind, drops = 0 }: Reading): ('value' | 'low' | 'high' | 'answer')[] {
   if (kind === 'answer') return ['answer']
-  if (kind === 'spread') return ['low', 'high']
+  if (kind === 'spread') return drops > 0 ? ['low'] : ['low', 'high']
   return kind === 'over' ? [] : ['value']
 }

@@ -9,6 +9,7 @@ export const pocketMeter: Instrument = {
   name: 'Multimeter M2',
   overSign: 'OL',
   ranging: 'auto',
+  beepsBelow: 35,
   functions: [
     {
       quantity: 'resistance',
@@ -61,6 +62,7 @@ export const knobMeter: Instrument = {
   name: 'Knob meter K3',
   overSign: '1',
   ranging: 'hand',
+  beepsBelow: 35,
   functions: [
     {
       quantity: 'resistance',

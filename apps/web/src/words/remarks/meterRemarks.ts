@@ -25,9 +25,9 @@ export const meterRemarks = {
     what: `k, M or G? As typed it is ${figures.plain(number('times'), 2)} times what is expected (${ohms('expected')}).`,
     todo: 'Look at the meter’s prefix again.',
   }),
-  'prefix-decides': () => ({
-    what: 'k, M or G? The prefix decides this one.',
-    todo: 'Look at the meter’s prefix again.',
+  'prefix-decides': ({ text }) => ({
+    what: `“${text('text')}”: Ω, k, M or G? The prefix decides this one.`,
+    todo: 'Look at the meter again, and press what it shows.',
   }),
   'milli-or-mega': () => ({ what: 'A small m is milli.', todo: 'Milli or mega?' }),
   negative: ({ params }) =>
@@ -53,10 +53,6 @@ export const meterRemarks = {
   }),
   'meter-unproved': () => ({ what: 'A dead meter reads open too.', todo: 'Touch the tips together and see it fall.' }),
   'ground-ceiling': () => ({ what: 'This test sees hard shorts only.', todo: 'It says nothing of the insulation.' }),
-  'unit-missing': () => ({
-    what: 'No prefix was typed, and insulation is read in k, M or G.',
-    todo: 'Which does the tester show?',
-  }),
   'poor-leads': ({ ohms }) => ({
     what: `The leads read ${ohms('ohms')}: they or their clips are poor.`,
     todo: 'Clean or change them.',

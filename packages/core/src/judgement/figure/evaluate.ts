@@ -95,7 +95,7 @@ function evaluateIn(
     quantity,
     instrument,
     pair,
-    point: pointKey(entry, pair),
+    point: pointKey(check, entry, pair),
     verdict: 'none',
     rule: ruleFor(limit, runRule),
     ...(limit ? { limit } : {}),
@@ -131,7 +131,7 @@ const hardShort = 1000
 /** Whether a reading is a hard path, with all of it. */
 function readsShort({ entry, quantity, net, bound }: Evaluation): boolean {
   if (quantity !== 'resistance' && quantity !== 'insulation') return false
-  const { kind, value, high } = entry.reading
+  const { kind, value, low, high = low } = entry.reading
   if (kind === 'over' || kind === 'above' || kind === 'answer') return false
   const most = kind === 'below' ? bound : kind === 'spread' ? high : (net ?? value)
   return most !== undefined && below(most, hardShort)
@@ -142,9 +142,10 @@ function ruleFor(limit: PreparedLimit | undefined, runRule: Rule): Rule {
   return limit?.rule ?? (limit?.kind === 'closed' ? 'simple' : limit?.kind === 'curve' ? 'guarded' : runRule)
 }
 
-function pointKey({ check, reading }: ReadingEntry, pair: [string, string] | undefined): string {
+function pointKey(check: PreparedCheck, { reading }: ReadingEntry, pair: [string, string] | undefined): string {
   const points = pair ? pairKey(pair) : ''
-  return [check, points, reading.index ?? '', reading.x ?? '', pointConditions(reading.conditions)].join('|')
+  const { index = '', x = '', conditions } = reading
+  return [check.id, points, index, x, pointConditions(check, conditions)].join('|')
 }
 
 function judgeAnswer(base: Evaluation, { answer }: Reading): Evaluation {

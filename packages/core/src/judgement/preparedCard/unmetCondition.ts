@@ -1,3 +1,4 @@
+import { atMost } from '../../conformance'
 import type { Check, Conditions } from '../../document'
 
 const rpmShare = 0.03
@@ -17,11 +18,14 @@ export function unmetCondition(
     const have = read?.[key]
     if (want === undefined || key === 'testVolts' || (key === 'volts' && kind === 'current')) continue
     if (key === 'rpm') {
-      if (typeof have !== 'number' || Math.abs(have - Number(want)) > rpmShare * Number(want)) return key
+      if (!isSpeed(read?.rpm, stated?.rpm)) return key
     } else if (canonical(have) !== canonical(want)) return key
   }
   return null
 }
+
+const isSpeed = (have: number | undefined, want: number | undefined): boolean =>
+  have !== undefined && want !== undefined && atMost(Math.abs(have - want), rpmShare * want)
 
 function canonical(value: unknown): string {
   if (Array.isArray(value)) return JSON.stringify(value.map((one) => JSON.stringify(one)).sort())
@@ -30,9 +34,14 @@ function canonical(value: unknown): string {
 }
 
 /**
- * The part of a reading's conditions that makes it another point of its check: drive and state.
+ * The part of a reading's conditions that makes it another point of its check (METHODS 11.18): drive, state, load, lamp, hertz, and a
+ * speed that is not the check's own.
  * @example
- * pointConditions({ state: ['flexed'] }) // '[["drive",null],["state",["flexed"]]]'
+ * pointConditions({ kind: 'ac-output' }, { state: ['flexed'] }) // '{"state":["flexed"]}'
  */
-export const pointConditions = (conditions: Conditions | undefined): string =>
-  conditions === undefined ? '' : canonical({ drive: conditions.drive, state: conditions.state })
+export function pointConditions(check: Pick<Check, 'kind' | 'conditions'>, conditions: Conditions | undefined): string {
+  if (conditions === undefined) return ''
+  const { drive, state, load, lamp, hertz, rpm } = conditions
+  const atItsSpeed = rpm !== undefined && isSpeed(rpm, check.conditions?.rpm)
+  return JSON.stringify({ drive, state: state?.toSorted(), load, lamp, hertz, rpm: atItsSpeed ? undefined : rpm })
+}

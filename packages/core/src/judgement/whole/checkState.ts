@@ -88,7 +88,7 @@ export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluat
       points.push({ pair: point.pair, verdict: 'none', reason: 'not-read' })
   for (const index of missingItems(check, standing)) points.push({ index, verdict: 'none', reason: 'not-read' })
   for (const x of missingPlaces(check, standing)) points.push({ x, verdict: 'none', reason: 'not-read' })
-  const counted = points.filter(({ reason }) => reason !== 'off-curve')
+  const counted = points.filter((point) => point.reason !== 'off-curve' && !metElsewhere(point, points))
   const [worst] = [...(counted.length > 0 ? counted : points)].sort(worstFirst)
   return {
     check,
@@ -99,6 +99,18 @@ export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluat
     ...(skipped ? { skipped } : {}),
   }
 }
+
+/** METHODS 11.18: a reading under other conditions leaves the worst as soon as one at the same place meets them. */
+const metElsewhere = ({ reason, evaluation }: PointState, points: PointState[]): boolean =>
+  reason === 'conditions-not-met' &&
+  evaluation !== undefined &&
+  points.some(
+    ({ evaluation: other, reason: theirs }) =>
+      other !== undefined && theirs !== 'conditions-not-met' && placeOf(other) === placeOf(evaluation),
+  )
+
+const placeOf = ({ pair, entry: { reading } }: Evaluation): string =>
+  [pair ? pairKey(pair) : '', reading.index ?? '', reading.x ?? ''].join('|')
 
 function skipOf(bench: Bench, id: string): EntryOf<'skip'> | undefined {
   return entriesThatStand(bench.tape, 'skip').findLast((entry) => entry.check === id)

@@ -44,15 +44,20 @@ function relayInput(card: Card, checks: PreparedCheck[], readings: Evaluation[])
   const diode = coil && card.care.electronicsBetween?.some((pair) => pairKey(pair) === pairKey([coil.from, coil.to]))
   return {
     terminals,
-    observations: readings.flatMap((one) => observationOf(one) ?? []),
+    observations: readings.flatMap((one) => {
+      const unread = coils.length !== 1 && one.entry.reading.method === 'beeper' && one.entry.reading.kind === 'above'
+      return unread ? [] : (observationOf(one) ?? [])
+    }),
     ...(coil && coils.length === 1 ? { coil: [coil.from, coil.to] as [string, string] } : {}),
     joined: checks.flatMap(({ conditions }) => conditions?.joined ?? []),
     ...(diode && driven ? { drive: driven } : {}),
   }
 }
 
+/** METHODS 7: a beep is joined whatever its threshold, no beep is open. */
 function observationOf(one: Evaluation): Observation | undefined {
-  const ohms = ohmsRead(one)
+  const { method, kind } = one.entry.reading
+  const ohms = method === 'beeper' ? (kind === 'below' ? 0 : 'Infinity') : ohmsRead(one)
   if (!one.pair || ohms === undefined) return undefined
   const { conditions } = one.entry.reading
   const drive = conditions?.drive === undefined ? one.check.conditions?.drive : conditions.drive

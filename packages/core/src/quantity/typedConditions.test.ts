@@ -1,0 +1,36 @@
+import { describe, expect, it } from '@jest/globals'
+import { conditionWordsOf, typedConditions } from '.'
+
+const words = { loads: ['lamps on'], states: ['at rest', 'flexed'] }
+
+describe('conditions typed behind a reading', () => {
+  it.each([
+    ['2570 rpm', { rpm: 2570 }],
+    ['850rpm', { rpm: 850 }],
+    ['120 Hz', { hertz: 120 }],
+    ['1 kHz', { hertz: 1000 }],
+    ['lamps', { load: 'lamps on' }],
+    ['at rest', { state: ['at rest'] }],
+    ['AT', { state: ['at rest'] }],
+    ['bent', { state: ['flexed'] }],
+    ['off ten minutes', { state: ['off ten minutes'] }],
+    ['3000 rpm, lamps on', { rpm: 3000, load: 'lamps on' }],
+    ['3000 rpm; bent', { rpm: 3000, state: ['flexed'] }],
+    ['at rest, held', { state: ['at rest', 'held'] }],
+  ])('%s', (text, typed) => expect(typedConditions(text, words, false)).toEqual(typed))
+
+  it('keeps the shop’s decimal mark apart from the comma between two', () => {
+    expect(typedConditions('2570,5 rpm, bent', words, true)).toEqual({ rpm: 2570.5, state: ['flexed'] })
+  })
+
+  it.each([
+    ['', 'empty'],
+    ['850', 'unit'],
+    ['8.5.0 rpm', 'number'],
+  ])('“%s” is refused', (text, problem) => expect(typedConditions(text, words, false)).toEqual({ problem }))
+
+  it('knows the card’s words, and that a lead can be bent', () => {
+    const checks = [{ conditions: { load: 'lamps on', state: ['warm'] } }, { conditions: { load: 'lamps on' } }]
+    expect(conditionWordsOf({ checks: checks as never })).toEqual({ loads: ['lamps on'], states: ['warm', 'flexed'] })
+  })
+})
