@@ -3,7 +3,6 @@ import {
   expectedOf,
   formatBound,
   prefixFor,
-  prepareCard,
   quantityOf,
   rangesFor,
   setUpRemarks,
@@ -27,10 +26,7 @@ interface Standing {
 export function stepFacts({ state, current, meter, person }: Standing) {
   const check = computed<PreparedCheck | undefined>(() => {
     const step = current()?.step
-    const run = state()?.run
-    return step && 'check' in step && step.check !== undefined && run
-      ? prepareCard(run.card, run.unit.variant).checks.get(step.check)
-      : undefined
+    return step && 'check' in step && step.check !== undefined ? state()?.prepared.checks.get(step.check) : undefined
   })
   const quantity = computed<Quantity>(() => (check.value && quantityOf(check.value)) ?? 'resistance')
   const limit = computed<PreparedLimit | undefined>(() => {

@@ -1,4 +1,4 @@
-import { prepareCard, sideOf, type Check, type CheckKind, type Evaluation, type RunState } from '@sure-spool/core'
+import { sideOf, type Check, type CheckKind, type Evaluation, type RunState } from '@sure-spool/core'
 import type { Figures } from './figures'
 import { checkLabel, takenAt, terminalLabel } from './points'
 
@@ -47,7 +47,7 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
       check.points.flatMap((point) => (point.held && point.evaluation ? [point.evaluation.entry.id] : [])),
     ),
   )
-  const { groupOf } = prepareCard(state.run.card, state.run.unit.variant)
+  const joinedTo = (id: string) => state.prepared.unitGroups.find((group) => group.includes(id)) ?? [id]
   const { card } = state.run
   return [...state.evaluations.values()]
     .filter((one) => all || standing.has(one.entry.id))
@@ -57,7 +57,7 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
       const stands =
         pair
           ?.filter((id) => id !== 'frame')
-          .flatMap(groupOf)
+          .flatMap(joinedTo)
           .filter((id) => card.terminals.find((one) => one.id === id)?.part !== 'joint') ?? []
       const label =
         check.toFrame && stands.length > 1

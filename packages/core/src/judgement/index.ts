@@ -21,6 +21,7 @@ export {
 } from './figure'
 export {
   prepareCard,
+  splitBy,
   quantityOf,
   unmetCondition,
   type NeededPoint,
@@ -35,6 +36,7 @@ export {
   explainedByParts,
   judgeCheck,
   judgeWhole,
+  openWindings,
   worstFirst,
   type CheckState,
   type PointState,

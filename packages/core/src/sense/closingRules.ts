@@ -23,11 +23,12 @@ export const ohmsMiss: Family[] = ['ignition-stator', 'charging-stator', 'low-oh
  * windingsUntested(scenes.low().closing)?.params // { groups: 'G V', pins: 'T V VW' }
  */
 export const windingsUntested: ClosingRule = ({ bench, all, checks }) => {
-  const { card, groups } = bench.prepared
+  const { card, unitGroups } = bench.prepared
   const judged = all.filter((one) => !bench.tape.gone.has(one.entry.id) && one.verdict !== 'none')
   const framed = new Set(judged.filter((one) => one.check.toFrame).flatMap((one) => one.pair ?? []))
-  const wound = groups.filter(
-    (group) => !group.includes('frame') && card.windings.some((winding) => group.includes(winding.from)),
+  const wound = unitGroups.filter(
+    (group) =>
+      !group.includes('frame') && card.windings.some(({ from, to }) => group.includes(from) || group.includes(to)),
   )
   const hasFrame = card.terminals.some((terminal) => terminal.id === 'frame') || checks.some((one) => one.check.toFrame)
   const ungrounded = hasFrame ? wound.filter((group) => !group.some((terminal) => framed.has(terminal))) : []

@@ -61,7 +61,9 @@ function referenceNowhere(run: Run, entry: Entry): Refusal | null {
     return refused('entry', 'names an entry that is not on this tape; send that one first')
   if (entry.kind === 'lead-check' && !run.instruments.some((one) => one.id === entry.instrument))
     return refused('instrument', `names "${entry.instrument}", which is not among this run’s meters`)
-  if (entry.kind !== 'skip' || run.card.checks.some((check) => check.id === entry.check)) return null
+  // a point of a check is named behind its colon, and which points it has follows from what this unit reads
+  if (entry.kind !== 'skip' || run.card.checks.some(({ id }) => entry.check === id || entry.check.startsWith(`${id}:`)))
+    return null
   return planSteps(prepareCard(run.card, run.unit.variant)).some((step) => step.id === entry.check)
     ? null
     : refused('check', `names "${entry.check}", which is neither a check of this card nor a step of this run`)

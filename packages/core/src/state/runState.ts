@@ -9,7 +9,10 @@ import {
   evaluate,
   type Bench,
   type Evaluation,
+  openWindings,
   prepareCard,
+  splitBy,
+  type PreparedCard,
   judgeRelation,
   judgeWhole,
   type RelationState,
@@ -29,6 +32,8 @@ import { findingOf, sumStands, type Finding } from './finding'
 export interface RunState {
   core: string
   run: Run
+  /** the card as this unit's open windings leave it */
+  prepared: PreparedCard
   tape: Tape
   /** every reading judged, standing or not, by entry id */
   evaluations: Map<string, Evaluation>
@@ -58,14 +63,9 @@ export interface RunState {
  * runState(scenes.low().run).finding.faults[0].side // 'low'
  */
 export function runState(run: Run): RunState {
-  const prepared = prepareCard(run.card, run.unit.variant)
   const tape = readTape(run)
-  const bench: Bench = { run, prepared, tape }
-  const alone = new Map<string, Evaluation>()
-  for (const entry of tape.readings) {
-    const evaluation = evaluate(bench, entry)
-    if (evaluation) alone.set(entry.id, evaluation)
-  }
+  const { bench, alone } = judgedAlone({ run, prepared: prepareCard(run.card, run.unit.variant), tape })
+  const { prepared } = bench
   const { firings, waiting } = watch(bench, alone)
   const evaluations = judgeWhole(bench, standingByCheck(bench, [...alone.values()]), alone)
   const all = [...evaluations.values()]
@@ -100,6 +100,7 @@ export function runState(run: Run): RunState {
   return {
     core: coreVersion,
     run,
+    prepared,
     tape,
     evaluations,
     checks,
@@ -115,6 +116,18 @@ export function runState(run: Run): RunState {
     explained,
     closed: isClosed(run),
   }
+}
+
+/** Every reading judged by itself, on the card as this unit's open windings leave it. */
+function judgedAlone(whole: Bench): { bench: Bench; alone: Map<string, Evaluation> } {
+  const { tape, run } = whole
+  const judge = (bench: Bench) => tape.readings.flatMap((entry) => evaluate(bench, entry) ?? [])
+  const all = judge(whole)
+  const standing = [...standingByCheck(whole, all).values()].flat()
+  const prepared = splitBy(whole.prepared, openWindings(whole, standing, all))
+  const bench = prepared === whole.prepared ? whole : { run, prepared, tape }
+  const judged = bench === whole ? all : judge(bench)
+  return { bench, alone: new Map(judged.map((one) => [one.entry.id, one])) }
 }
 
 /** The checks that failed this unit in its last run. */

@@ -1,5 +1,5 @@
 import type { Reading } from '../document'
-import { evaluate, prepareCard, type Bench } from '../judgement'
+import { evaluate, type Bench } from '../judgement'
 import { fired, setUpStops, type Remark } from '../sense'
 import type { RunState } from './runState'
 
@@ -39,7 +39,7 @@ export function setUpRemarks(
   }
   const bench: Bench = {
     run,
-    prepared: prepareCard(run.card, run.unit.variant),
+    prepared: state.prepared,
     tape: { ...tape, stageOf: new Map([...tape.stageOf, ['next', 0]]) },
   }
   const evaluation = evaluate(bench, entry)

@@ -1,6 +1,6 @@
 export { limitAt } from './limitAt'
 export { pairKey } from './pairKey'
-export { prepareCard } from './prepareCard'
+export { prepareCard, splitBy } from './prepareCard'
 export type { NeededPoint, PreparedCard, PreparedCheck, PreparedLimit } from './preparedCard'
 export { quantityOf } from './quantityOf'
 export { pointConditions, unmetCondition } from './unmetCondition'

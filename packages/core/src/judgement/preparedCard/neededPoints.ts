@@ -6,8 +6,7 @@ import type { NeededPoint } from './preparedCard'
  * @example
  * neededPoints(compressorCard().checks[0], (terminal) => [terminal]).length // 3
  */
-export function neededPoints(check: Check, groupOf: (terminal: string) => string[]): NeededPoint[] {
-  const { at } = check
+export function neededPoints({ at }: Pick<Check, 'at'>, groupOf: (terminal: string) => string[]): NeededPoint[] {
   if ('pair' in at) return [{ pair: at.pair, covers: at.pair }]
   if ('among' in at)
     return at.among.flatMap((a, i) =>

@@ -1,4 +1,4 @@
-import { nodesOf, onceFor, type Card, type Check, type History, type Relation } from '../../document'
+import { nodesOf, onceFor, type Card, type Check, type History, type Relation, type Winding } from '../../document'
 import { groups } from '../../relations'
 import { neededPoints } from './neededPoints'
 import type { PreparedCard, PreparedCheck, PreparedLimit } from './preparedCard'
@@ -23,16 +23,53 @@ export function prepareCard(card: Card, variant = ''): PreparedCard {
 
 function prepare(card: Card, variant: string): PreparedCard {
   const checks = card.checks.filter((check) => !check.only || check.only.includes(variant))
-  const joined = groups({
-    wires: nodesOf(card),
-    readings: card.windings.map((winding) => ({ a: winding.from, b: winding.to, value: 0 })),
-  })
-  const groupOf = (terminal: string) => joined.find((group) => group.includes(terminal)) ?? [terminal]
+  const joined = groupsBy(card, card.windings)
+  const groupOf = groupIn(joined)
   const prepared = checks.map((check) => [check.id, prepareCheck(card, checks, check, groupOf)] as const)
   const relationsOf = new Map(
     checks.map(({ id }) => [id, card.relations.filter((relation) => joins(relation, id))] as const),
   )
-  return { card, checks: new Map(prepared), relationsOf, groups: joined, groupOf }
+  return { card, checks: new Map(prepared), relationsOf, groups: joined, groupOf, unitGroups: joined }
+}
+
+const groupsBy = (card: Card, windings: Winding[]): string[][] =>
+  groups({ wires: nodesOf(card), readings: windings.map(({ from, to }) => ({ a: from, b: to, value: 0 })) })
+
+const groupIn =
+  (joined: string[][]) =>
+  (terminal: string): string[] =>
+    joined.find((group) => group.includes(terminal)) ?? [terminal]
+
+const byBroken = onceFor((_prepared: PreparedCard) => new Map<string, PreparedCard>())
+
+/**
+ * The card as it stands for a unit with open windings: each side of one wants its own ground test (METHODS 11.14).
+ * @param broken ids of windings that join nothing in this unit
+ * @example
+ * splitBy(prepareCard(twinCard()), ['high']).unitGroups // [ [ 'G', 'O' ], [ 'T' ], [ 'V', 'VW' ], [ 'frame' ] ]
+ */
+export function splitBy(prepared: PreparedCard, broken: readonly string[]): PreparedCard {
+  if (broken.length === 0) return prepared
+  const known = byBroken(prepared)
+  const key = [...broken].sort().join('|')
+  const split = known.get(key) ?? splitCard(prepared, broken)
+  known.set(key, split)
+  return split
+}
+
+function splitCard(prepared: PreparedCard, broken: readonly string[]): PreparedCard {
+  const { card } = prepared
+  const unitGroups = groupsBy(
+    card,
+    card.windings.filter(({ id }) => !broken.includes(id)),
+  )
+  const checks = new Map(
+    [...prepared.checks].map(([id, check]) => [
+      id,
+      check.toFrame ? { ...check, points: neededPoints(check, groupIn(unitGroups)) } : check,
+    ]),
+  )
+  return { ...prepared, checks, unitGroups }
 }
 
 const joins = (relation: Relation, check: string): boolean =>

@@ -36,6 +36,9 @@ export interface PreparedCard {
   checks: Map<string, PreparedCheck>
   /** the relations that join a check, by check id */
   relationsOf: Map<string, Relation[]>
+  /** what the card's windings join */
   groups: string[][]
   groupOf: (terminal: string) => string[]
+  /** what they join in this unit: a winding that was found open joins nothing */
+  unitGroups: string[][]
 }

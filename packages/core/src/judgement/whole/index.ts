@@ -1,5 +1,6 @@
 export { answersFor, judgeCheck, type CheckState, type PointState } from './checkState'
 export { explainedByParts } from './explainedByParts'
+export { openWindings } from './openWindings'
 export { judgeWhole } from './judgeWhole'
 export { demandedKind, kindOf, kindsWithOneOpen } from './threePins'
 export { worstFirst, type Whole } from './whole'
