@@ -8,6 +8,7 @@ import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { readingInstruction } from '../words/instruction'
 import { takenAt } from '../words/points'
+import { remarkWords } from '../words/remarks'
 import CautionList from './CautionList.vue'
 import FigureBox from './FigureBox.vue'
 import { sumAim, ticksBeside } from './rulerTicks'
@@ -36,6 +37,12 @@ const instruction = computed(() =>
     ? readingInstruction(bench.run.card, bench.check, bench.meter, bench.rangeAsked, figures, bench.saidRpm)
     : '',
 )
+/** what is worth a word before it is touched, and holds nothing */
+const ahead = computed(() => {
+  const card = bench.run?.card
+  if (!card || props.line) return []
+  return bench.setUp.filter((one) => one.severity !== 'stop').map((one) => remarkWords(one, card, figures))
+})
 const band = computed(() => (shown.value ?? bench).limit?.band ?? {})
 const ticks = computed(() =>
   shown.value && bench.run && bench.state ? ticksBeside(shown.value, bench.run, bench.state) : [],
@@ -54,6 +61,7 @@ const spoken = computed(() => {
       <p class="instruction">{{ instruction }}</p>
       <StepCaps />
     </div>
+    <p v-for="{ what, todo } in ahead" :key="what" class="ahead" role="note">{{ what }} {{ todo }}</p>
     <CautionList :cautions="bench.current?.step.cautions ?? []" />
     <div class="middle">
       <TouchedPart ref="part" />
@@ -113,6 +121,10 @@ const spoken = computed(() => {
 }
 .instruction {
   font-size: 18px;
+}
+.ahead {
+  color: var(--borderline);
+  font-weight: 600;
 }
 .middle {
   flex: 0 1 auto;

@@ -12,7 +12,7 @@ export function useHolding() {
     if (bench.doing) return undefined
     const held = bench.state?.holding
     const isHere = bench.cursor === null || held?.holds.includes(bench.current?.entry ?? '')
-    return held && isHere ? held : bench.setUp[0]
+    return held && isHere ? held : bench.setUp.find((one) => one.severity === 'stop')
   })
   const answers = computed(() =>
     holding.value && bench.state ? answersTo(holding.value, bench, bench.state, figures) : undefined,

@@ -1,4 +1,4 @@
-import { runState, unitSign, type Evaluation } from '@sure-spool/core'
+import { isUnzeroed, runState, unitSign, type Evaluation } from '@sure-spool/core'
 import { computed } from 'vue'
 import { isBare, keptText, type Line } from '../reading/line'
 import { useBench } from '../store/bench'
@@ -71,7 +71,7 @@ export function useShownReading(line: () => Line | null) {
     const one = shown.value
     if (!one || one.u === undefined) return ''
     const parts = [`±${figures.expanded(one.u, one.quantity)}`]
-    if (one.leads) parts.push(one.leads.from === 'assumed' ? '0.2 Ω of leads assumed' : 'less leads')
+    if (one.leads) parts.push(isUnzeroed(one.leads) ? 'leads not zeroed' : 'less leads')
     if (one.reference && one.temperature?.partC !== undefined)
       parts.push(
         `part at ${figures.temperature(one.temperature.partC)}${one.temperature.from === 'measured' ? '' : ', not measured'}`,

@@ -1,4 +1,4 @@
-import { beta, coreVersion, isMetal, lastPlace, type Card, type Evaluation } from '@sure-spool/core'
+import { beta, coreVersion, isMetal, isUnzeroed, lastPlace, type Card, type Evaluation } from '@sure-spool/core'
 import { gradeWords } from './kinds'
 import type { Figures } from './figures'
 
@@ -40,13 +40,13 @@ function taken(evaluation: Evaluation, figures: Figures): Ground[] {
     const from = {
       zero: 'zeroed in the meter, nothing left to take off',
       subtract: 'measured and taken off',
-      carried: 'carried over from another run, taken off',
-      assumed: 'never zeroed: 0.2 assumed and taken off',
+      carried: 'carried over from another run: a value, not a zero, nothing taken off',
+      assumed: 'never zeroed: nothing taken off',
       'four-wire': 'four wires, no leads in the reading',
     }[leads.from]
     lines.push({
       name: 'net of leads',
-      how: `${from}: ${fine(Math.abs(figure), figures)} − ${fine(leads.ohms, figures)}${parallelOhms === undefined ? '' : `, and ${fine(parallelOhms, figures)} in parallel taken out`}`,
+      how: `${from}: ${fine(Math.abs(figure), figures)} − ${fine(isUnzeroed(leads) ? 0 : leads.ohms, figures)}${parallelOhms === undefined ? '' : `, and ${fine(parallelOhms, figures)} in parallel taken out`}`,
       gives: fine(net, figures),
     })
   }
@@ -131,11 +131,11 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
     ...(parts.spread > 0
       ? [{ name: 'u, spread', how: '(high − low)/√12', gives: fine(parts.spread, figures, 4) }]
       : []),
-    ...(leads
+    ...(leads && !isUnzeroed(leads)
       ? [
           {
             name: 'u, leads',
-            how: leads.from === 'assumed' ? '0.2/√3' : 'of the zero',
+            how: 'of the zero',
             gives: fine(parts.lead, figures, 4),
           },
         ]

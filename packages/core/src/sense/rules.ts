@@ -57,10 +57,10 @@ export const readingRules: ReadingRule[] = [
   driving.supplyHigh,
 ]
 
-/** The stops that are judged before anything is touched. */
-export const setUpStops: ReadingRule[] = [
+/** What is judged before anything is touched: stops, and what is only said. */
+export const setUpRules: ReadingRule[] = [
   setUp.notIsolated,
-  setUp.leadsMatter,
+  setUp.leadsMatterAheadOfIt,
   driving.jackAfterAmps,
   comparing.kindUnset,
   driving.overVolts,

@@ -1,5 +1,5 @@
 import { above, openFrom } from '../conformance'
-import { isolationAt, leadsFor } from '../judgement'
+import { isolationAt, leadsFor, leadsMatterAhead } from '../judgement'
 import type { Entry } from '../document'
 import type { Found, Moment, ReadingRule } from './rule'
 
@@ -17,14 +17,33 @@ export const notIsolated: ReadingRule = {
   },
 }
 
-/** The leads are as large as what is looked for, and nobody zeroed them. */
+const leadSetting = ({ evaluation }: Moment): string =>
+  `${evaluation.instrument?.id ?? ''}/${evaluation.entry.reading.leads ?? ''}/${evaluation.leads?.entry ?? ''}`
+
+/** Nobody zeroed the leads, and they can turn this verdict (METHODS 2). */
 export const leadsMatter: ReadingRule = {
   id: 'leads-matter',
   cause: 'leads',
-  setting: ({ evaluation }) =>
-    `${evaluation.instrument?.id ?? ''}/${evaluation.entry.reading.leads ?? ''}/${evaluation.leads?.entry ?? ''}`,
+  setting: leadSetting,
+  test: ({ evaluation }) => {
+    const { reason, judged, factor = 1, limit } = evaluation
+    if (reason !== 'zero-leads-first' || judged === undefined) return null
+    const { min, max } = limit?.band ?? {}
+    const from = max === undefined ? 0 : Math.max(0, (judged - max) / factor)
+    const to = min === undefined ? undefined : (judged - min) / factor
+    return { severity: 'stop', params: { from, ...(to === undefined ? {} : { to }) } }
+  },
+}
+
+/** The leads are as large as what is looked for, and nobody zeroed them: said before the step is touched. */
+export const leadsMatterAheadOfIt: ReadingRule = {
+  id: 'leads-matter',
+  cause: 'leads',
+  setting: leadSetting,
   test: ({ evaluation }) =>
-    evaluation.leadsMatter ? { severity: 'stop', params: { leads: evaluation.leads?.ohms ?? 0 } } : null,
+    leadsMatterAhead(evaluation.limit, evaluation.leads)
+      ? { severity: 'warn', params: { leads: evaluation.leads?.ohms ?? 0 } }
+      : null,
 }
 
 const oldZeroMs = 60 * 60_000

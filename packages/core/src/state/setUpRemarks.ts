@@ -1,10 +1,10 @@
 import type { Reading } from '../document'
 import { evaluate, type Bench } from '../judgement'
-import { fired, setUpStops, type Remark } from '../sense'
+import { fired, setUpRules, type Remark } from '../sense'
 import type { RunState } from './runState'
 
 /**
- * Stops that are due before anything is touched at a step, not yet answered (SENSE, set-up rows).
+ * What is due before anything is touched at a step, stops and what is only said, not yet answered (SENSE, set-up rows).
  * @example
  * setUpRemarks(scenes.sound().state, { check: 'low', at: '2026-03-02T10:00:00.000Z', by: 'p', instrument: 'm2' }).length
  * // 0
@@ -46,7 +46,7 @@ export function setUpRemarks(
   if (!evaluation) return []
   const earlier = [...state.evaluations.values()]
   const moment = { bench, evaluation, before: [], standing: () => [], relations: [], earlier }
-  return fired(moment, setUpStops)
+  return fired(moment, setUpRules)
     .filter(({ rule, remark }) => {
       if (state.answeredAhead.includes(remark.id)) return false
       const key = rule.setting?.(moment)

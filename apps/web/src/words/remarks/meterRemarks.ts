@@ -34,8 +34,11 @@ export const meterRemarks = {
     'net' in params
       ? { what: 'Less than the leads alone: the zero is stale.', todo: 'Zero the leads again and take it again.' }
       : { what: 'The leads are reversed; only the size counts.', todo: 'Nothing to do.' },
-  'leads-matter': ({ ohms }) => ({
-    what: `The leads (about ${ohms('leads')}) decide this one.`,
+  'leads-matter': ({ params, ohms }) => ({
+    what:
+      'leads' in params
+        ? `The leads (about ${ohms('leads')}) are large beside this.`
+        : `Leads of ${ohms('from')}${'to' in params ? ` to ${ohms('to')}` : ' or more'} would put it inside, and nobody zeroed them.`,
     todo: 'Zero them first.',
   }),
   'stale-zero': ({ params, number }) => ({

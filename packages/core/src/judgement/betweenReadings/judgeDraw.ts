@@ -2,7 +2,7 @@ import type { Relation } from '../../document'
 import { currentCheck } from '../../function'
 import { judgeValue } from '../../conformance'
 import { isMetal } from '../../temperature'
-import { readsFinite, type Bench } from '../figure'
+import { readsFinite, unzeroedU, type Bench } from '../figure'
 import type { RelationState, StandingOf } from './relationState'
 import { voltsOf } from './supplyVolts'
 
@@ -42,7 +42,7 @@ export function judgeDraw(
   const relative = Math.hypot(
     (amps.netU ?? 0) / amps.net,
     supply.u / supply.volts,
-    (coil.netU ?? 0) / (coil.net + seriesOhms),
+    Math.hypot(coil.netU ?? 0, unzeroedU(coil.leads)) / (coil.net + seriesOhms),
   )
   const u = Math.abs((100 * amps.net * relative) / draw.expected)
   const limits = { min: -relation.withinPct, max: relation.withinPct }

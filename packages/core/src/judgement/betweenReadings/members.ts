@@ -3,7 +3,7 @@ import type { Band, judgeValue } from '../../conformance'
 import type { Figure } from '../../relations'
 import { beta, isMetal } from '../../temperature'
 import { rectangular } from '../../uncertainty'
-import { readsFinite, type Evaluation } from '../figure'
+import { isUnzeroed, readsFinite, unzeroedU, type Evaluation } from '../figure'
 import type { RelationState, StandingOf } from './relationState'
 
 /** What a contact may add to one reading, as a standard uncertainty in ohms (METHODS 11.10). */
@@ -44,15 +44,12 @@ export function figuresOf(
     const scale = scales[i] ?? 1
     return { value: (one.net ?? 0) * scale, u: scale * ownUncertainty(one, alike, zeroApart) }
   })
-  const uLead = Math.max(0, ...members.map((one) => one.leads?.u ?? 0))
+  const uLead = Math.max(0, ...members.map(leadsOf))
   return { figures, uLead: zeroApart ? uLead : 0, scales }
 }
 
-function ownUncertainty(
-  { parts, range, instrument, resolution = 0, netU = 0 }: Evaluation,
-  alike: boolean,
-  zeroApart: boolean,
-): number {
+function ownUncertainty(one: Evaluation, alike: boolean, zeroApart: boolean): number {
+  const { parts, range, instrument, resolution = 0, netU = 0 } = one
   if (!parts) return netU
   if (alike) {
     const counts = range?.counts ?? (range?.percentOfReading === undefined ? 3 : 0)
@@ -64,8 +61,11 @@ function ownUncertainty(
     )
   }
   const own = Math.hypot(parts.accuracy, parts.resolution, parts.spread)
-  return zeroApart ? own : Math.hypot(own, parts.lead)
+  return zeroApart ? own : Math.hypot(own, leadsOf(one))
 }
+
+/** The leads' part in a reading's doubt, zeroed or not, ohms. */
+const leadsOf = ({ leads }: Evaluation): number => (isUnzeroed(leads) ? unzeroedU(leads) : (leads?.u ?? 0))
 
 function temperatureScale(one: Evaluation, first: Evaluation | undefined): number {
   const { material } = one.check

@@ -45,7 +45,6 @@ describe('leads', () => {
   test('four wires have no leads in the reading', () => {
     const script = new Script(coarseCard(), { instruments: [fourWireMeter] }).read('lighting', '0.5602')
     expect(evaluationOf(script, 'lighting')).toMatchObject({
-      leadsMatter: false,
       leads: { from: 'four-wire', ohms: 0 },
     })
   })

@@ -102,7 +102,6 @@ function evaluateIn(
     others: [],
     accuracyAssumed: false,
     netNegative: false,
-    leadsMatter: false,
   }
   if (quantity === undefined || reading.kind === 'answer') return judgeAnswer(base, reading)
   const figured = netFigure(base, quantity, leads, temperature, parallelOhms)

@@ -74,7 +74,6 @@ export interface Evaluation {
   temperatureU?: { part: number; reference: number }
   judged?: number
   u?: number
-  leadsMatter: boolean
   /** set on a reading that only counts with others: whether their `outside` stands, or this one is wanted again */
   whole?: { stands: boolean; again: boolean }
   /** amperes through insulation at the test volts */

@@ -3,6 +3,7 @@ import { judgeInsulation } from '../../insulation'
 import {
   above,
   atLeast,
+  below,
   judgeBelow,
   judgeBeyond,
   judgeValue,
@@ -13,7 +14,7 @@ import {
 import { correctToReference, isMetal } from '../../temperature'
 import type { PreparedLimit } from '../preparedCard'
 import type { Evaluation, Reason } from './evaluation'
-import { leadsDecide } from './leads'
+import { isUnzeroed } from './leads'
 import { isTester } from './netFigure'
 
 /**
@@ -236,12 +237,29 @@ function unsteady(base: Evaluation, judged: Evaluation): Evaluation {
   }
 }
 
-/** Leads only add: un-zeroed ones can lift a good part over its maximum by their own ohm, or hide a low one. */
+/** Leads and clips can be that poor, ohms: what is above its maximum may owe more to them. */
+const poorLeads = { usual: 0.5, worst: 1 }
+
+/**
+ * METHODS 2: un-zeroed leads decide only where they can turn the verdict. Judged as read and again without them; on one side of both
+ * limits the less sure of the two stands, else the leads come first.
+ */
 function leadsFirst(base: Evaluation, judged: Evaluation, limit: PreparedLimit | undefined): Evaluation {
-  if (!leadsDecide(limit, base.leads)) return judged
-  const max = limit?.band.max ?? Infinity
-  const slightlyOver =
-    judged.verdict === 'outside' && judged.judged !== undefined && judged.judged > max && judged.judged - max < 1
-  const decided = judged.verdict === 'within' || judged.verdict === 'borderline' || slightlyOver
-  return decided ? { ...judged, verdict: 'borderline', reason: 'zero-leads-first' } : judged
+  const { judged: value, u, factor = 1, rule } = judged
+  if (!limit || !hasBand(limit) || limit.expectOpen || !isUnzeroed(base.leads)) return judged
+  if (value === undefined || u === undefined) return judged
+  const { min = -Infinity, max = Infinity } = limit.band
+  const side = (figure: number) => (above(figure, max) ? 1 : below(figure, min) ? -1 : 0)
+  const bare = value - factor * (side(value) > 0 ? poorLeads.worst : poorLeads.usual)
+  if (side(bare) !== side(value) && !(side(value) === 0 && limit.band.min === undefined))
+    return {
+      ...judged,
+      verdict: 'borderline',
+      leaning: side(value) === 0 ? 'within' : 'outside',
+      reason: 'zero-leads-first',
+    }
+  const without = judgeValue({ value: bare, u, ...limit.band, rule })
+  if (judged.verdict === 'borderline' || without.verdict !== 'borderline') return judged
+  const { leaning = judged.leaning, conformance } = without
+  return { ...judged, verdict: 'borderline', reason: 'near-limit', conformance, ...(leaning ? { leaning } : {}) }
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import type { EntryBody } from '../../document'
 import { fourWireMeter, pocketMeter, sceneOf, Script, twinCard } from '../../testing'
 import type { PreparedLimit } from '../preparedCard'
-import { leadsDecide, leadsFor, type LeadsApplied } from './leads'
+import { leadsMatterAhead, leadsFor, type LeadsApplied } from './leads'
 
 describe('whether leads that nobody zeroed decide', () => {
   const assumed: LeadsApplied = { ohms: 0.2, u: 0.12, from: 'assumed' }
@@ -13,23 +13,23 @@ describe('whether leads that nobody zeroed decide', () => {
     }) as PreparedLimit
 
   test('over 5 % of what is expected', () => {
-    expect(leadsDecide(limit(2, 5.9), assumed)).toBe(true)
-    expect(leadsDecide(limit(2, 6), assumed)).toBe(false)
-    expect(leadsDecide(limit(2, 6.1), assumed)).toBe(false)
+    expect(leadsMatterAhead(limit(2, 5.9), assumed)).toBe(true)
+    expect(leadsMatterAhead(limit(2, 6), assumed)).toBe(false)
+    expect(leadsMatterAhead(limit(2, 6.1), assumed)).toBe(false)
   })
 
   test('or over 20 % of the window between the limits, however little of the value', () => {
-    expect(leadsDecide(limit(99.6, 100.5), assumed)).toBe(true)
-    expect(leadsDecide(limit(99.5, 100.6), assumed)).toBe(false)
+    expect(leadsMatterAhead(limit(99.6, 100.5), assumed)).toBe(true)
+    expect(leadsMatterAhead(limit(99.5, 100.6), assumed)).toBe(false)
   })
 
   test('one limit alone has no window', () => {
-    expect(leadsDecide(limit(100), assumed)).toBe(false)
-    expect(leadsDecide(limit(undefined, 100), assumed)).toBe(false)
+    expect(leadsMatterAhead(limit(100), assumed)).toBe(false)
+    expect(leadsMatterAhead(limit(undefined, 100), assumed)).toBe(false)
   })
 
   test('a value that is carried decides as one that is assumed; a zero, a subtraction and four wires never do', () => {
-    const from = (how: LeadsApplied['from']) => leadsDecide(limit(0.5, 0.9), { ...assumed, from: how })
+    const from = (how: LeadsApplied['from']) => leadsMatterAhead(limit(0.5, 0.9), { ...assumed, from: how })
     expect((['assumed', 'carried', 'zero', 'subtract', 'four-wire'] as const).map(from)).toEqual([
       true,
       true,
@@ -40,10 +40,10 @@ describe('whether leads that nobody zeroed decide', () => {
   })
 
   test('nothing to decide where there is no limit, none with ends, open is expected, or no leads are known', () => {
-    expect(leadsDecide(undefined, assumed)).toBe(false)
-    expect(leadsDecide(limit(), assumed)).toBe(false)
-    expect(leadsDecide(limit(0.5, 0.9, { expectOpen: 1e6 } as never), assumed)).toBe(false)
-    expect(leadsDecide(limit(0.5, 0.9), undefined)).toBe(false)
+    expect(leadsMatterAhead(undefined, assumed)).toBe(false)
+    expect(leadsMatterAhead(limit(), assumed)).toBe(false)
+    expect(leadsMatterAhead(limit(0.5, 0.9, { expectOpen: 1e6 } as never), assumed)).toBe(false)
+    expect(leadsMatterAhead(limit(0.5, 0.9), undefined)).toBe(false)
   })
 })
 

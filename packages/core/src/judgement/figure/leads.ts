@@ -43,12 +43,27 @@ export interface LeadQuestion {
 }
 
 /**
- * Whether leads that nobody zeroed decide the verdict: over 5 % of what is expected or 20 % of the window (SENSE).
+ * Whether nobody zeroed the leads of a reading: nothing is taken off it then (METHODS 2). A carried figure is a value, not a zero.
  * @example
- * leadsDecide({ band: { min: 0.5, max: 0.9 } }, { ohms: 0.2, u: 0.12, from: 'assumed' }) // true
+ * isUnzeroed({ ohms: 0.2, u: 0.115, from: 'carried' }) // true
  */
-export function leadsDecide(limit: PreparedLimit | undefined, leads: LeadsApplied | undefined): boolean {
-  if (!limit || !leads || limit.expectOpen || (leads.from !== 'assumed' && leads.from !== 'carried')) return false
+export const isUnzeroed = (leads: LeadsApplied | undefined): boolean =>
+  leads?.from === 'assumed' || leads?.from === 'carried'
+
+/**
+ * What un-zeroed leads may add to a reading that is held against others, as a standard uncertainty in ohms; 0 where they were zeroed.
+ * @example
+ * unzeroedU({ ohms: 0.2, u: 0.115, from: 'assumed' }) // 0.11547
+ */
+export const unzeroedU = (leads: LeadsApplied | undefined): number => (isUnzeroed(leads) ? unknownLeads.u : 0)
+
+/**
+ * Whether un-zeroed leads are worth a word before a step is touched: over 5 % of what is expected or 20 % of the window (SENSE, set-up).
+ * @example
+ * leadsMatterAhead({ band: { min: 0.5, max: 0.9 } }, { ohms: 0.2, u: 0.12, from: 'assumed' }) // true
+ */
+export function leadsMatterAhead(limit: PreparedLimit | undefined, leads: LeadsApplied | undefined): boolean {
+  if (!limit || !leads || limit.expectOpen || !isUnzeroed(leads)) return false
   const expected = expectedOf(limit.band)
   if (expected === undefined) return false
   const { min, max } = limit.band

@@ -3,7 +3,7 @@ import type { Instrument, Quantity } from '../../document'
 import { parsedText } from '../../quantity'
 import { readingUncertainty } from '../../uncertainty'
 import type { Evaluation } from './evaluation'
-import { leadsDecide, type LeadsApplied } from './leads'
+import { isUnzeroed, type LeadsApplied } from './leads'
 import type { TemperatureApplied } from './partTemperature'
 
 /**
@@ -24,8 +24,7 @@ export function netFigure(
   const ohmic = quantity === 'resistance'
   const measured = quantity === 'insulation' && !isTester(instrument) ? 'resistance' : quantity
   const leads = ohmic ? applied : undefined
-  const leadsMatter = leadsDecide(base.limit, leads)
-  const shared = { ...base, ...(leads ? { leads } : {}), leadsMatter, temperature }
+  const shared = { ...base, ...(leads ? { leads } : {}), temperature }
   if (reading.kind === 'over' || reading.kind === 'above' || reading.kind === 'below') {
     const highest = instrument?.ranging === 'auto' ? rangesFor(instrument, measured).at(-1)?.fullScale : undefined
     const bound = reading.value ?? (reading.kind === 'over' ? (reading.range ?? highest) : undefined)
@@ -61,14 +60,15 @@ export function netFigure(
     ...(range ? { range } : {}),
   }
   if (!leads) return { ...known, net: size, netU: u, parts }
-  const net = netOfLeads({ ohms: size, leadOhms: leads.ohms, uOhms: u, uLead: leads.u })
+  const off = isUnzeroed(leads) ? { ohms: 0, u: 0 } : leads
+  const net = netOfLeads({ ohms: size, leadOhms: off.ohms, uOhms: u, uLead: off.u })
   const alone = parallelOhms === undefined ? { ohms: net.ohms, u: net.u } : withoutParallel(net, parallelOhms)
   return {
     ...known,
     net: alone.ohms,
     netU: alone.u,
     netNegative: net.negative,
-    parts: { ...parts, lead: leads.u },
+    parts: { ...parts, lead: off.u },
     ...(parallelOhms === undefined ? {} : { parallelOhms }),
   }
 }

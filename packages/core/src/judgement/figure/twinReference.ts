@@ -1,6 +1,7 @@
 import type { Figure } from '../../relations'
 import { beta, isMetal } from '../../temperature'
 import type { Evaluation } from './evaluation'
+import { unzeroedU } from './leads'
 
 /** A twin read on another day is compared at this temperature, °C. */
 const twinReferenceC = 20
@@ -10,8 +11,9 @@ const twinReferenceC = 20
  * @example
  * atTwinReference(scenes.sound().of('low')).value // 322
  */
-export function atTwinReference({ net = 0, netU = 0, temperature, check }: Evaluation): Figure {
+export function atTwinReference({ net = 0, netU: own = 0, leads, temperature, check }: Evaluation): Figure {
   const { material } = check
+  const netU = Math.hypot(own, unzeroedU(leads))
   if (material === undefined || !isMetal(material) || temperature?.partC === undefined) return { value: net, u: netU }
   const scale = (beta[material] + twinReferenceC) / (beta[material] + temperature.partC)
   const fromPart = (net * scale * temperature.u) / (beta[material] + temperature.partC)
