@@ -6,7 +6,8 @@ const folder = 'packages/core/src/sense'
 const when: Record<string, string> = {
   entryRules: 'At entry',
   setUpRules: 'Set-up',
-  readingRules: 'While reading and between readings',
+  readingRules: 'While reading',
+  betweenRules: 'Between readings',
   comparingRules: 'Beside other readings',
   drivingRules: 'Driving',
   closingRules: 'When the tape is looked at as a whole',
@@ -14,18 +15,23 @@ const when: Record<string, string> = {
   rewindRules: 'Rewinding',
 }
 const rule =
-  /\/\*\* ([^\n]+?) \*\/\nexport const \w+(?:: \w+)? = ([\s\S]*?)(?=\n\/\*\*|\nexport |\nconst |\nfunction |\ntype |$)/g
+  /\/\*\*((?:(?!\*\/)[\s\S])+?)\*\/\nexport (?:const|function) \w+([\s\S]*?)(?=\n\/\*\*|\nexport |\nconst |\nfunction |\ntype |$)/g
 
 const parts = readdirSync(folder)
   .filter((name) => name.endsWith('Rules.ts'))
   .map((name) => name.replace('.ts', ''))
   .sort((a, b) => Object.keys(when).indexOf(a) - Object.keys(when).indexOf(b))
   .map((name) => {
+    // what the comment says, without its examples and its stars
+    const told = (comment: string) =>
+      (comment.split(/\n \* @/)[0] ?? '').replace(/\n \*/g, ' ').replace(/\s+/g, ' ').trim()
     const rows = [...readFileSync(`${folder}/${name}.ts`, 'utf8').matchAll(rule)].flatMap(
       ([, says = '', body = '']) => {
         const id = /\bid: '([a-z-]+)'/.exec(body)?.[1]
         const severities = [...new Set([...body.matchAll(/severity: '(\w+)'/g)].map((match) => match[1]))]
-        return id === undefined ? [] : [`| \`${id}\` | ${severities.join(' / ')} | ${says.replaceAll('|', '\\|')} |`]
+        return id === undefined
+          ? []
+          : [`| \`${id}\` | ${severities.join(' / ')} | ${told(says).replaceAll('|', '\\|')} |`]
       },
     )
     return [`## ${when[name] ?? name}`, '', '| id | severity | says |', '| --- | --- | --- |', ...rows, ''].join('\n')

@@ -58,6 +58,17 @@ export function answersTo(remark: Remark & Partial<Firing>, bench: Bench, state:
       const right = Number(remark.params['value'] ?? 0) * Number(remark.params['factor'] ?? 1)
       return first(retype(`it was ${figures.bound(right, bench.quantity)}`, plainText(right)))
     }
+    case 'beyond-meter':
+      return {
+        a: {
+          label: 'read with another meter',
+          act: () => {
+            bench.nextMeter()
+            again.act()
+          },
+        },
+        b: again,
+      }
     case 'milli-or-mega':
       return first(retype('it was mega', String(remark.params['text'] ?? '').replace(/m\s*$/, 'M')))
     case 'one-or-over':
@@ -81,6 +92,8 @@ export function answersTo(remark: Remark & Partial<Firing>, bench: Bench, state:
         a: go('make it safe first', 'isolate'),
         b: remark.entry === undefined ? go('look at the part', 'look') : again,
       }
+    case 'supply-high':
+      return { a: go('turn it down, enter it again', 'supply'), b: go('look at the card’s volts', 'supply') }
     case 'sum-off':
     case 'beyond-physics':
       return first(
@@ -91,7 +104,7 @@ export function answersTo(remark: Remark & Partial<Firing>, bench: Bench, state:
         ),
       )
     case 'one-open-of-three':
-      return first(reclip(entryOf(state, String(remark.params['open'] ?? '')), bench, state))
+      return first(reclip(String(remark.params['entry'] ?? ''), bench, state))
     case 'jack-after-amps':
       return {
         a: { label: 'the lead is back', act: () => bench.add({ kind: 'proof', of: 'jack' }) },

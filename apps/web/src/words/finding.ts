@@ -94,11 +94,13 @@ export function notTested(state: RunState): { what: string; why: string }[] {
     const skipped = state.checks.find((one) => one.check.id === id)?.skipped
     return { what: checkLabel(run.card, id), why: skipped ? `skipped: ${skipped.reason}` : '' }
   })
+  const unjudged = state.unjudged.map((id) => ({ what: checkLabel(run.card, id), why: 'read, and not judged' }))
   const hot = tape.entries.some((entry) => entry.kind === 'temperature' && (entry.partC ?? 0) >= 50)
   const flexed = [...state.evaluations.values()].some((one) => one.entry.reading.conditions?.state?.includes('flexed'))
   const hasFlex = run.card.checks.some((check) => check.conditions?.state?.includes('flexed'))
   return [
     ...checks,
+    ...unjudged,
     ...(hot ? [] : [{ what: 'hot', why: 'every reading is cold' }]),
     ...(flexed || hasFlex ? [] : [{ what: 'leads flexed to frame', why: '' }]),
   ]

@@ -58,6 +58,8 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
       return 'the card has no such check'
     case 'judged-together':
       return 'judged with the others of its set'
+    case 'by-relation':
+      return 'judged beside the readings it belongs with'
     case 'scattered':
       return 'the whole set is scattered, so none can be called alike'
     case 'unlike-the-rest':

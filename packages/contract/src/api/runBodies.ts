@@ -49,6 +49,7 @@ export const summarySchema = z.object({
   ),
   retaken: z.array(z.string()),
   untested: z.array(z.string()),
+  unjudged: z.array(z.string()),
   explained: z.array(z.string()),
 })
 

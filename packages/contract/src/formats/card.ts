@@ -77,6 +77,7 @@ export const limitSchema = z.discriminatedUnion('kind', [
     kind: z.literal('insulation'),
     minOhms: figureSchema.positive(),
     minVolts: figureSchema.positive().optional(),
+    testVolts: figureSchema.positive().optional(),
   }),
   z.strictObject({
     kind: z.literal('curve'),

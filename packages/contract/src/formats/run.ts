@@ -99,6 +99,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     u: figureSchema.min(0),
     while: z.enum(['off', 'on']),
     limitAmps: figureSchema.positive().optional(),
+    check: wordSchema.optional(),
   }),
   z.strictObject({
     ...head,

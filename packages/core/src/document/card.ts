@@ -149,7 +149,7 @@ export type Limit =
   | { kind: 'atMost'; value: number }
   | { kind: 'open'; atLeast: number }
   | { kind: 'closed'; atMost: number }
-  | { kind: 'insulation'; minOhms: number; minVolts?: number }
+  | { kind: 'insulation'; minOhms: number; minVolts?: number; testVolts?: number }
   | { kind: 'curve'; points: { x: number; ohms: number }[]; tolerancePct: number; scale?: 'log' }
   | { kind: 'alike'; allowedPct: number }
   | { kind: 'perMetre'; value: number; tolerancePct: number }

@@ -84,7 +84,7 @@ export type EntryBody =
       terminal?: string
       text?: string
     }
-  | { kind: 'supply'; text: string; volts: number; u: number; while: 'off' | 'on'; limitAmps?: number }
+  | { kind: 'supply'; text: string; volts: number; u: number; while: 'off' | 'on'; limitAmps?: number; check?: string }
   | { kind: 'temperature'; part: 'room' | 'measured' | 'hot' | 'cold'; partC?: number; uPartC?: number; roomC?: number }
   | { kind: 'isolation'; state: Isolation; lifted?: string[]; parallelOhms?: number }
   | { kind: 'wires'; map: Record<string, string> }

@@ -4,6 +4,7 @@ export {
   confirmationOf,
   evaluate,
   isolationAt,
+  isTester,
   isUnsteady,
   lastPlace,
   isUnzeroed,

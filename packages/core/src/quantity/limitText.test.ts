@@ -28,8 +28,9 @@ test('what is written is read back as the same limit', () => {
 })
 
 test('an insulation limit with the volts of its test', () => {
-  const one: Limit = { kind: 'insulation', minOhms: 2e7, minVolts: 475 }
+  const one: Limit = { kind: 'insulation', minOhms: 2e7, testVolts: 500 }
   expect(limitText(one)).toBe('> 20000000 @ 500V')
+  expect(limitText({ kind: 'insulation', minOhms: 4e6, minVolts: 236 })).toBe('> 4000000 @ min 236V')
   expect(parseLimit({ text: limitText(one), quantity: 'insulation' })).toEqual(one)
 })
 

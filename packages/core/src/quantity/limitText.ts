@@ -25,9 +25,7 @@ export function limitText(limit: Limit): string {
     case 'closed':
       return `closed < ${plain(limit.atMost)}`
     case 'insulation':
-      return limit.minVolts === undefined
-        ? `> ${plain(limit.minOhms)}`
-        : `> ${plain(limit.minOhms)} @ ${plain(Number((limit.minVolts / 0.95).toPrecision(12)))}V`
+      return `> ${plain(limit.minOhms)}${voltsText(limit)}`
     case 'alike':
       return `alike ${plain(limit.allowedPct)}%`
     case 'perMetre':
@@ -42,6 +40,9 @@ export function limitText(limit: Limit): string {
       return ''
   }
 }
+
+const voltsText = ({ minVolts, testVolts }: Extract<Limit, { kind: 'insulation' }>): string =>
+  minVolts !== undefined ? ` @ min ${plain(minVolts)}V` : testVolts !== undefined ? ` @ ${plain(testVolts)}V` : ''
 
 /** Digits without an exponent, which a limit's text does not know. */
 const plain = (value: number): string =>

@@ -12,7 +12,7 @@ type Parsed = Limit | { problem: LimitProblem }
  * @returns the limit in SI units, or what a person can mend; never throws
  * @example
  * parseKindLimit('insulation', { text: '> 20M @ 500V', quantity: 'insulation' })
- * // { kind: 'insulation', minOhms: 20000000, minVolts: 475 }
+ * // { kind: 'insulation', minOhms: 20000000, testVolts: 500 }
  */
 export function parseKindLimit(kind: CheckKind, input: LimitText & { x?: Quantity }): Parsed {
   const text = input.text.trim()

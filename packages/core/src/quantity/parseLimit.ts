@@ -14,12 +14,10 @@ type Parsed = Limit | { problem: LimitProblem }
 const longest = 200
 /** Where a limit says open and no more, a megohm proves it. */
 const openOhms = 1e6
-/** The volts that must stand behind an insulation figure, as a share of those stated. */
-const shareOfTest = 0.95
 
 /**
- * Reads a limit as people write it (METHODS 4): `318 ±10%`, `318 +10/-5 %`, `0.66–0.90`, `> 20M @ 500V`, `< 1`, `open`,
- * `open > 1M`. Figures are read by `parseReading`, so prefixes, units and decimal marks are its own.
+ * Reads a limit as people write it (METHODS 4): `318 ±10%`, `318 +10/-5 %`, `0.66–0.90`, `> 20M @ 500V` (the test voltage, which
+ * a tester may sag below a little), `> 4M @ min 236V` (a least one), `< 1`, `open`, `open > 1M`. Figures are read by `parseReading`, so prefixes, units and decimal marks are its own.
  * @param input text, the quantity its figures are in, and whether the comma is the decimal mark
  * @returns the limit in SI units, or what a person can mend; never throws
  * @example
@@ -68,7 +66,8 @@ function boundLimit(text: string, quantity: Quantity, decimalComma: boolean, fig
   if (!match) return undefined
   const [, sign = '', rest = ''] = match
   const least = /^(>|≥|at least|over|min)/i.test(sign)
-  const [, ohmsText = rest, voltsText] = /^(.+?)\s*(?:@|at)\s*([\d.,]+\s*k?V)$/is.exec(rest) ?? []
+  const [, ohmsText = rest, strictly, voltsText] =
+    /^(.+?)\s*(?:@|at)\s*(min(?:imum|\.)?\s+|at least\s+)?([\d.,]+\s*k?V)$/is.exec(rest) ?? []
   const value = figure(ohmsText)
   if (typeof value !== 'number') return value
   if (voltsText === undefined) {
@@ -79,7 +78,11 @@ function boundLimit(text: string, quantity: Quantity, decimalComma: boolean, fig
   const volts = figureOf(voltsText, 'voltage', decimalComma)
   if (typeof volts !== 'number') return volts
   if (!least || volts <= 0 || value <= 0) return { problem: 'number' }
-  return { kind: 'insulation', minOhms: value, minVolts: Number((shareOfTest * volts).toPrecision(12)) }
+  return {
+    kind: 'insulation',
+    minOhms: value,
+    ...(strictly === undefined ? { testVolts: volts } : { minVolts: volts }),
+  }
 }
 
 function toleranceLimit(text: string, decimalComma: boolean, figure: Figure): Parsed | undefined {

@@ -95,7 +95,7 @@ export const oneOpenOfThree: ReadingRule = {
     for (const members of threes(bench.run.card.relations, evaluation, standing)) {
       const open = members.filter(readsOpen)
       if (open.length !== 1 || !members.filter((one) => one !== open[0]).every(readsFinite)) continue
-      return { severity: 'stop', params: { open: open[0]?.check.id ?? '' } }
+      return { severity: 'stop', params: { open: open[0]?.check.id ?? '', entry: open[0]?.entry.id ?? '' } }
     }
     return null
   },
@@ -122,11 +122,14 @@ function threes(
   evaluation: Evaluation,
   standing: (check: string) => Evaluation[],
 ): Evaluation[][] {
-  return relations.flatMap((relation) => {
+  const { check } = evaluation
+  const pins = check.kind === 'three-pins' ? standing(check.id) : []
+  const summed = relations.flatMap((relation) => {
     if (relation.kind !== 'sum' || relation.parts?.length !== 2 || relation.whole === undefined) return []
     const members = [...relation.parts, relation.whole].flatMap((id) => standing(id).slice(-1))
     return members.length === 3 && members.includes(evaluation) ? [members] : []
   })
+  return pins.length === 3 ? [...summed, pins] : summed
 }
 
 /** Two windings on one core that temperature moves alike are apart: this one is out, whatever the temperature. */

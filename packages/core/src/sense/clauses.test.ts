@@ -117,7 +117,7 @@ holdClauses([
     () => low('-318'),
     {
       'above nought': but({ taken: 318, netNegative: undefined as never }),
-      'not ohms': but({ quantity: 'current' }),
+      'not ohms or amperes': but({ quantity: 'voltage' }),
       'no figure': noFigure,
     },
   ],

@@ -1,7 +1,8 @@
 import { above } from '../conformance'
 import { isolationAt, voltsOf, type Evaluation } from '../judgement'
+import type { Card } from '../document'
 import type { Drive } from '../function'
-import type { ReadingRule } from './rule'
+import type { Found, ReadingRule } from './rule'
 
 const driveOf = ({ entry, check }: Evaluation): Drive | null => {
   const read = entry.reading.conditions?.drive
@@ -58,7 +59,9 @@ export const overVolts: ReadingRule = {
     const { check } = evaluation
     if (check.kind !== 'insulation') return null
     const most = bench.run.card.care.maxTestVolts
-    const set = check.conditions?.testVolts ?? 0
+    const own = evaluation.limit?.stated
+    const stated = own !== undefined && own !== 'derived' && own.kind === 'insulation' ? own.testVolts : undefined
+    const set = stated ?? check.conditions?.testVolts ?? 0
     const shown = evaluation.entry.reading.conditions?.testVolts ?? 0
     return above(set, most) || above(shown, overshoot * most)
       ? { severity: 'stop', params: { volts: Math.max(set, shown), most } }
@@ -93,17 +96,26 @@ export const unknownPinsPower: ReadingRule = {
   },
 }
 
-const ratingShare = 1.15
+/** A nominal 12 V system charges at 14.8 V: that is no overload. */
+const ratingShare = 1.3
 
-/** A supply well above the part's rating heats it by the square. */
+/**
+ * A supply so far above the part's rating that it heats it by the square (METHODS 7; SENSE, set-up).
+ * @example
+ * highSupply({ care: { isolate: [], maxTestVolts: 500, cautions: [], ratedVolts: 12 } }, 14.8) // null
+ */
+export function highSupply({ care: { ratedVolts: rated } }: Pick<Card, 'care'>, volts: number): Found {
+  if (rated === undefined || !above(volts, ratingShare * rated)) return null
+  return { severity: 'stop', params: { volts, rated, times: (volts / rated) ** 2 } }
+}
+
+/** What is driven while such a supply stands unanswered waits with it. */
 export const supplyHigh: ReadingRule = {
   id: 'supply-high',
-  setting: ({ bench, evaluation }) => String(voltsOf(bench, evaluation)?.volts ?? ''),
+  setting: ({ bench, evaluation }) => voltsOf(bench, evaluation)?.entry ?? 'stated',
   test: ({ bench, evaluation }) => {
-    const rated = bench.run.card.care.ratedVolts
     const supply = isDriven(evaluation) ? voltsOf(bench, evaluation) : undefined
-    if (rated === undefined || !supply || !above(supply.volts, ratingShare * rated)) return null
-    return { severity: 'stop', params: { volts: supply.volts, rated, times: (supply.volts / rated) ** 2 } }
+    return supply ? highSupply(bench.run.card, supply.volts) : null
   },
 }
 

@@ -1,7 +1,7 @@
 import { chooseRange, rangesFor } from '../meter'
 import { parsedText, unitSlip } from '../quantity'
 import { above, atLeast, atMost, below, expectedOf, openFrom, type Band } from '../conformance'
-import { quantityOf, type Evaluation } from '../judgement'
+import { isTester, quantityOf, type Evaluation } from '../judgement'
 import { meterCannot } from './meterCannot'
 import type { Found, Moment, ReadingRule } from './rule'
 
@@ -64,12 +64,15 @@ export const coarseRange: ReadingRule = {
   },
 }
 
+/** A 1 and nothing else, whatever prefix the line showed beside it. */
+const bareOne = /^~?1\s?[kKMG]?$/
+
 /** A bare `1` on a meter that shows over-range as a 1. */
 export const oneOrOver: ReadingRule = {
   id: 'one-or-over',
   cause: 'figure',
   test: ({ evaluation }) =>
-    evaluation.entry.reading.text.trim() === '1' && evaluation.instrument?.overSign === '1'
+    bareOne.test(evaluation.entry.reading.text.trim()) && evaluation.instrument?.overSign === '1'
       ? { severity: 'stop', params: {} }
       : null,
 }
@@ -148,6 +151,21 @@ export const prefixDecides: ReadingRule = {
   },
 }
 
+/** A figure, or a typed bound, above all that this meter can show of its quantity. */
+export const beyondMeter: ReadingRule = {
+  id: 'beyond-meter',
+  cause: 'figure',
+  test: ({ evaluation }) => {
+    const { entry, instrument, quantity } = evaluation
+    const { taken, method, value, high = value } = entry.reading
+    if (taken !== 'typed' || method === 'beeper' || high === undefined || quantity === undefined) return null
+    const measured = quantity === 'insulation' && !isTester(instrument) ? 'resistance' : quantity
+    const highest = rangesFor(instrument, measured).at(-1)?.fullScale
+    if (highest === undefined || !above(Math.abs(high), highest)) return null
+    return { severity: 'stop', params: { value: high, highest, meter: instrument?.name ?? '' } }
+  },
+}
+
 /** A small m typed for ohms without the sign: milli or mega? */
 export const milliOrMega: ReadingRule = {
   id: 'milli-or-mega',
@@ -166,7 +184,8 @@ export const negative: ReadingRule = {
   id: 'negative',
   cause: 'figure',
   test: ({ evaluation }): Found => {
-    if (evaluation.quantity !== 'resistance' || evaluation.taken === undefined) return null
+    const { quantity } = evaluation
+    if ((quantity !== 'resistance' && quantity !== 'current') || evaluation.taken === undefined) return null
     if (evaluation.netNegative) return { severity: 'stop', params: { net: evaluation.net ?? 0 } }
     return evaluation.taken < 0 ? { severity: 'note', params: { value: evaluation.taken } } : null
   },

@@ -1,15 +1,18 @@
-import { above, atMost, judgeValue, openFrom } from '../conformance'
+import { above, atMost, below, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
-import { isUnsteady, lastPlace, samePoint, unmetCondition } from '../judgement'
+import { isUnsteady, lastPlace, samePoint, unmetCondition, type Evaluation } from '../judgement'
 import type { ReadingRule } from './rule'
 
-/** The leaning changes within ±10 °C of a temperature that nobody measured. */
+/** The leaning changes within ±10 °C of a temperature that nobody measured, and that is the largest doubt there is. */
 export const temperatureDecides: ReadingRule = {
   id: 'temperature-decides',
   cause: 'temperature',
   test: ({ evaluation }) => {
-    const { net, netU = 0, temperature, reference, limit, leaning, rule, check } = evaluation
+    const { net, netU = 0, temperature, temperatureU, factor = 1, reference, limit, leaning, rule, check } = evaluation
     const { material } = check
+    const { accuracy = 0, resolution = 0, spread = 0, lead = 0 } = evaluation.parts ?? {}
+    const others = [...[accuracy, resolution, spread, lead].map((one) => factor * one), temperatureU?.reference ?? 0]
+    if (below(temperatureU?.part ?? 0, Math.max(...others))) return null
     if (
       net === undefined ||
       !reference ||
@@ -43,15 +46,20 @@ export const unsteady: ReadingRule = {
   test: ({ evaluation }) => (isUnsteady(evaluation.entry.reading) ? { severity: 'warn', params: {} } : null),
 }
 
+/** A figure as taken; of ohms and amperes its size, which exchanged leads leave. */
+const sizeOf = ({ quantity, taken }: Evaluation): number | undefined =>
+  taken !== undefined && (quantity === 'resistance' || quantity === 'current') ? Math.abs(taken) : taken
+
 /** Two readings of one point on one meter further apart than the meter explains, and no unit slip. */
 export const repeatsApart: ReadingRule = {
   id: 'repeats-apart',
   cause: 'steadiness',
   test: ({ bench, evaluation, earlier }) => {
-    const mine = evaluation.taken
-    if (mine === undefined || evaluation.quantity === undefined) return null
+    const { quantity } = evaluation
+    const mine = sizeOf(evaluation)
+    if (mine === undefined || quantity === undefined) return null
     for (const other of samePoint(bench.tape, evaluation, earlier)) {
-      const theirs = other.taken
+      const theirs = sizeOf(other)
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
       const allowed =
         0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(lastPlace(evaluation), lastPlace(other))

@@ -45,6 +45,7 @@ export type RemarkId =
   | 'zero-or-open'
   | 'prefix-jump'
   | 'prefix-decides'
+  | 'beyond-meter'
   | 'milli-or-mega'
   | 'negative'
   | 'fits-another'

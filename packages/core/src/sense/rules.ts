@@ -16,6 +16,7 @@ export const readingRules: ReadingRule[] = [
   entry.zeroOrOpen,
   entry.prefixJump,
   entry.prefixDecides,
+  entry.beyondMeter,
   entry.milliOrMega,
   entry.negative,
   entry.fitsAnother,

@@ -1,5 +1,6 @@
 import type { Entry, EntryOf } from '../document'
 import { type Bench, type Evaluation, judgeRelation } from '../judgement'
+import { highSupply } from './drivingRules'
 import { beyondOverride, readingRules, sumRemarks } from './rules'
 import type { Moment, ReadingRule, Remark, RemarkId } from './rule'
 
@@ -108,6 +109,7 @@ class Watcher {
   pass(entry: Entry): void {
     if (entry.kind === 'answer') this.answer(entry)
     else if (entry.kind === 'take-back') this.takeBack(entry.entry)
+    else if (entry.kind === 'supply') this.supply(entry)
     else if (entry.kind === 'reading') this.reading(this.evaluations.get(entry.id), entry)
     if (entry.kind === 'take-back' || entry.kind === 'reading') this.settleSums(entry)
   }
@@ -120,8 +122,8 @@ class Watcher {
   }
 
   /** A reading out of use by now has taken its remarks with it: an answer is for the next one. */
-  private isGone({ entry }: Firing): boolean {
-    return entry !== undefined && !this.standing.some((one) => one.entry.id === entry)
+  private isGone({ entry, check }: Firing): boolean {
+    return entry !== undefined && check !== undefined && !this.standing.some((one) => one.entry.id === entry)
   }
 
   /** Of remarks on a sum one is enough, and what a later reading put right is answered by it. */
@@ -137,6 +139,26 @@ class Watcher {
 
   private isHeld(id: string): boolean {
     return this.firings.some((one) => !one.answered && !sumRemarks.has(one.id) && one.holds.includes(id))
+  }
+
+  /** A supply is judged when it is entered, before anything is driven; another one puts the question aside. */
+  private supply(entry: EntryOf<'supply'>): void {
+    if (this.bench.tape.takenBack.has(entry.id)) return
+    for (const firing of this.firings)
+      if (firing.id === 'supply-high' && !firing.answered) firing.answered = { by: 'cleared', entry: entry.id }
+    const found = highSupply(this.bench.run.card, entry.volts)
+    if (found) this.keep({ id: 'supply-high', ...found, entry: entry.id, holds: [] }, `supply-high|${entry.id}`)
+  }
+
+  /** A firing on the tape, unless an answer given ahead waits for it. */
+  private keep(firing: Firing, settingKey: string | undefined): void {
+    const waiting = this.waiting.indexOf(firing.id)
+    if (waiting >= 0) {
+      this.waiting.splice(waiting, 1)
+      firing.answered = { by: 'answer' }
+    }
+    this.firings.push(firing)
+    if (settingKey !== undefined) this.settings.set(settingKey, firing)
   }
 
   private takeBack(id: string): void {
@@ -186,16 +208,10 @@ class Watcher {
       entry: entry.id,
       holds: remark.severity === 'stop' ? [entry.id] : [],
     }
-    const waiting = this.waiting.indexOf(remark.id)
-    if (waiting >= 0) {
-      this.waiting.splice(waiting, 1)
-      firing.answered = { by: 'answer' }
-    }
     if (rule.cause === 'sum')
       for (const older of this.firings)
         if (older.id === firing.id && !older.answered) older.answered = { by: 'cleared', entry: entry.id }
-    this.firings.push(firing)
-    if (settingKey !== undefined) this.settings.set(settingKey, firing)
+    this.keep(firing, settingKey)
   }
 }
 

@@ -106,7 +106,7 @@ function judgePoint(
   continuityOnly: string[],
 ): void {
   const about = { check: state.check.id, entry: evaluation.entry.id }
-  if (point.verdict === 'outside') {
+  if (point.verdict === 'outside' && point.reason !== 'by-relation') {
     const told = [...faults, ...open].some((one) => one.check === about.check)
     if (evaluation.whole && (told || !(evaluation.whole.stands || evaluation.whole.again))) return
     const standing = confirmationOf(bench.tape, evaluation, evaluations)
@@ -120,7 +120,8 @@ function judgePoint(
       open.push({ why: 'none', ...about })
     return
   }
-  if (point.verdict !== 'borderline') return
+  // what a relation judges it decides itself
+  if (point.verdict !== 'borderline' || point.reason === 'by-relation') return
   const leansWithin = evaluation.leaning === 'within'
   if (meterCannot(evaluation) && evaluation.reason === 'near-limit' && leansWithin) {
     continuityOnly.push(about.check)

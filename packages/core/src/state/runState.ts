@@ -26,6 +26,7 @@ import {
   type Tape,
 } from '../judgement'
 import { progressOf, type StepState } from './stepStates'
+import { verdictsByRelation, withRelations } from './judgedByRelation'
 import { findingOf, sumStands, type Finding } from './finding'
 
 /** All that follows from a run's entries. Nothing here is kept as a source: the same run gives the same state. */
@@ -50,6 +51,8 @@ export interface RunState {
   holding?: Firing
   retaken: string[]
   untested: string[]
+  /** read, and judged nowhere; what is held is not among them */
+  unjudged: string[]
   explained: string[]
   /** a decision other than more-tests has been kept */
   closed: boolean
@@ -84,7 +87,10 @@ export function runState(run: Run): RunState {
   const relations = run.card.relations.flatMap(
     (relation) => judgedRelations.find((one) => one.relation === relation) ?? [],
   )
-  const checks = [...prepared.checks.values()].map((check) => judgeCheck(bench, check, at(check.id), heldBack))
+  const byRelation = verdictsByRelation(judgedRelations)
+  const checks = [...prepared.checks.values()].map((check) =>
+    withRelations(judgeCheck(bench, check, at(check.id), heldBack), byRelation),
+  )
   const explained = explainedChecks(bench, checks, at)
   const finding = findingOf({
     bench,
@@ -113,6 +119,7 @@ export function runState(run: Run): RunState {
     ...(holding ? { holding } : {}),
     retaken: retakenChecks(bench, all),
     untested: untestedChecks(checks),
+    unjudged: unjudgedChecks(checks),
     explained,
     closed: isClosed(run),
   }
@@ -226,16 +233,22 @@ function retakenChecks({ tape }: Bench, all: Evaluation[]): string[] {
   return [...new Set(named.map((one) => one.check.id))]
 }
 
-/** Checks that no reading of their stage judges; held ones are not among them. */
-function untestedChecks(checks: CheckState[]): string[] {
-  return checks
-    .filter((one) =>
-      one.check.kind === 'look'
-        ? one.reason === 'not-read'
-        : !one.held && one.points.every(({ verdict }) => verdict === 'none'),
+/** Checks for which nothing stands in their stage. */
+const untestedChecks = (checks: CheckState[]): string[] =>
+  checks
+    .filter(({ check, reason, points }) =>
+      check.kind === 'look' ? reason === 'not-read' : points.every(({ evaluation }) => !evaluation),
     )
-    .map((one) => one.check.id)
-}
+    .map(({ check }) => check.id)
+
+/** Checks that were read, and whose every reading is judged `none`; held ones wait for their answer. */
+const unjudgedChecks = (checks: CheckState[]): string[] =>
+  checks
+    .filter(({ held, points }) => {
+      const read = points.filter(({ evaluation }) => evaluation)
+      return !held && read.length > 0 && read.every(({ verdict }) => verdict === 'none')
+    })
+    .map(({ check }) => check.id)
 
 /**
  * The run under another card revision: a second opinion, nothing is rewritten.

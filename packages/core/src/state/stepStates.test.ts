@@ -139,7 +139,10 @@ describe('a run', () => {
     expect(untested(twin().read('low', '322'))).not.toContain('low')
     const card: Card = relayCard()
     card.checks.push(plainCheck('bare', 'resistance', { pair: ['30', '85'] }))
-    expect(untested(new Script(card).ready().read('bare', '5.0'))).toContain('bare')
+    const bare = new Script(card).ready().read('bare', '5.0')
+    expect(untested(bare)).not.toContain('bare')
+    expect(bare.state().unjudged).toEqual(['bare'])
+    expect(new Script(card).ready().state().unjudged).toEqual([])
   })
 
   test('in brief says of each remark where it stands, and that it was answered', () => {

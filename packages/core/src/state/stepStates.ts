@@ -36,7 +36,10 @@ export function progressOf(
 ): { steps: StepState[]; current: string } {
   const states = steps.map((step) => stateOf(bench, step, checks, finding))
   const holding = firings.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
-  const held = holding && states.find((one) => one.entry !== undefined && holding.holds.includes(one.entry))
+  const held =
+    holding &&
+    (states.find(({ entry }) => entry === holding.entry) ??
+      states.find(({ entry }) => entry !== undefined && holding.holds.includes(entry)))
   if (closed) return { steps: states, current: 'finding' }
   const next = states.find((one) => one.status === 'to-do' || one.status === 'again')
   return { steps: states, current: (held ?? next ?? states.at(-1))?.step.id ?? 'finding' }

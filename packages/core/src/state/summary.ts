@@ -13,6 +13,7 @@ export interface Summary {
   remarks: { id: string; severity: Severity; check?: string; entry?: string; answered?: true }[]
   retaken: string[]
   untested: string[]
+  unjudged: string[]
   explained: string[]
 }
 export interface VerdictRow {
@@ -68,6 +69,7 @@ export function summarise(state: RunState): Summary {
     })),
     retaken: state.retaken,
     untested: state.untested,
+    unjudged: state.unjudged,
     explained: state.explained,
   }
 }

@@ -185,7 +185,9 @@ export class Script {
   /** Both groups of a stator open to frame on the meter's highest range. */
   framed(...terminals: string[]): this {
     this.put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
-    for (const terminal of terminals) this.read('frame', 'OL 40M', { pair: [terminal, 'frame'] })
+    const top = this.run.instruments[0]?.functions.find(({ quantity }) => quantity === 'resistance')?.ranges.at(-1)
+    const open = `OL ${(top?.fullScale ?? 40e6) / 1e6}M`
+    for (const terminal of terminals) this.read('frame', open, { pair: [terminal, 'frame'] })
     return this
   }
 

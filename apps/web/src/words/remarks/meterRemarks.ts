@@ -29,6 +29,10 @@ export const meterRemarks = {
     what: `“${text('text')}”: Ω, k, M or G? The prefix decides this one.`,
     todo: 'Look at the meter again, and press what it shows.',
   }),
+  'beyond-meter': ({ text, ohms }) => ({
+    what: `${text('meter')} ends at ${ohms('highest')}, and this says ${ohms('value')}.`,
+    todo: 'Which meter, which figure?',
+  }),
   'milli-or-mega': () => ({ what: 'A small m is milli.', todo: 'Milli or mega?' }),
   negative: ({ params }) =>
     'net' in params

@@ -1,5 +1,6 @@
 import type { Relation } from '../../document'
 import type { Bench } from '../figure'
+import { isAnotherPart } from './anotherPart'
 import { judgeAbove } from './judgeAbove'
 import { judgeDraw } from './judgeDraw'
 import { judgeEqual } from './judgeEqual'
@@ -32,7 +33,9 @@ function judgeKind(bench: Bench, relation: Relation, standing: StandingOf): Rela
     case 'ratio':
       return judgeRatio(run, relation, standing)
     case 'equal':
-      return judgeEqual(relation, relation.checks.flatMap(standing))
+      return relation.checks.some((id) => isAnotherPart(prepared, id, standing))
+        ? { relation, verdict: 'none', reason: 'another-card', members: relation.checks.flatMap(standing) }
+        : judgeEqual(relation, relation.checks.flatMap(standing))
     case 'unbalance':
       return judgeUnbalance(prepared, relation, standing)
     case 'above':

@@ -4,6 +4,7 @@ import { unbalance, unbalanceUncertainty } from '../../relations'
 import { readsFinite } from '../figure'
 import type { PreparedCard } from '../preparedCard'
 import { figured, figuresOf } from './members'
+import { isAnotherPart } from './anotherPart'
 import type { RelationState, StandingOf } from './relationState'
 
 /**
@@ -21,6 +22,8 @@ export function judgeUnbalance(
   if (members.length < needed || members.length < 2) return { relation, verdict: 'none', reason: 'not-read', members }
   if (!members.every((one) => one.net !== undefined && (one.quantity !== 'resistance' || readsFinite(one))))
     return { relation, verdict: 'none', reason: 'not-finite', members }
+  if (relation.checks.some((id) => isAnotherPart(prepared, id, standing)))
+    return { relation, verdict: 'none', reason: 'another-card', members }
   const { figures } = figuresOf(members, false)
   const found = unbalance({ values: figures.map((figure) => figure.value) })
   if (!found) return { relation, verdict: 'none', reason: 'not-finite', members }

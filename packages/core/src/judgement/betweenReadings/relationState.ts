@@ -34,6 +34,8 @@ export interface SupplyVolts {
   u: number
   /** taken while the part drew its current */
   loaded: boolean
+  /** the supply entry they come from */
+  entry?: string
 }
 
 /** The readings that stand for a check at the moment that is judged, in tape order. */

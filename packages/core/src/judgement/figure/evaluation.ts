@@ -22,6 +22,7 @@ export type Reason =
   | 'not-read'
   | 'no-such-check'
   | 'judged-together'
+  | 'by-relation'
   | 'scattered'
   | 'unlike-the-rest'
   | 'off-curve'

@@ -43,8 +43,9 @@ function judgeTest(base: Evaluation, minOhms: number, { stated }: PreparedLimit)
   const { kind } = reading
   if (kind === 'answer') return base
   const volts = reading.conditions?.testVolts
-  const testVolts = base.check.conditions?.testVolts
-  const minVolts = stated !== 'derived' && stated.kind === 'insulation' ? stated.minVolts : undefined
+  const own = stated !== 'derived' && stated.kind === 'insulation' ? stated : undefined
+  const testVolts = own?.testVolts ?? base.check.conditions?.testVolts
+  const minVolts = own?.minVolts
   if ((kind === 'over' || kind === 'above') && volts === undefined && !isTester(base.instrument)) {
     const beyond = judgeBeyond({ expectOpen: { atLeast: minOhms }, ...boundOf(base) })
     const weak = beyond.verdict === 'within' && (minVolts !== undefined || testVolts !== undefined)

@@ -41,7 +41,8 @@ export function netFigure(
     reading.low !== undefined && reading.high !== undefined
       ? { n: reading.samples ?? 2, low: reading.low, high: reading.high }
       : undefined
-  const size = ohmic ? Math.abs(reading.value) : reading.value
+  // leads exchanged turn the sign of ohms and amperes; their size stays
+  const size = ohmic || quantity === 'current' ? Math.abs(reading.value) : reading.value
   const { u, parts } = readingUncertainty({
     value: size,
     ...(range?.percentOfReading === undefined ? {} : { percentOfReading: range.percentOfReading }),
