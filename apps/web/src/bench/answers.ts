@@ -81,8 +81,9 @@ export function answersTo(remark: Remark & Partial<Firing>, bench: Bench, state:
       )
     case 'over-on-low-range':
       return { a: { label: 'go to the higher range, again', act: again.act }, b: again }
-    case 'negative':
     case 'leads-matter':
+    case 'negative':
+      if ('since' in remark.params) return first(again)
       return {
         a: go('zero the leads', 'leads'),
         b: remark.entry === undefined ? go('another meter', bench.stepId) : again,

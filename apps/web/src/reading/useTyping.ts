@@ -39,6 +39,8 @@ interface TypedInto {
   /** the speed that was last said */
   rpm: () => number | undefined
   words: () => ConditionWords
+  /** a reading on the tape */
+  readingOf: (id: string | undefined) => Reading | undefined
   add: (body: EntryBody) => void
 }
 
@@ -99,10 +101,18 @@ export function useTyping(into: TypedInto) {
   /** What this reading replaces, and why. */
   function replaces(): ReadingSetting {
     const { supersedes, reason, mistyped } = into.doing() ?? heldOrSecond() ?? {}
+    if (!mistyped && isByAnother(supersedes)) return {}
     return {
       ...(supersedes === undefined ? {} : { supersedes, reason }),
       ...(mistyped ? { mistyped: true as const } : {}),
     }
+  }
+
+  /** Whether a reading that counts was taken with another meter: two meters stand side by side, none replaces the other. */
+  function isByAnother(id: string | undefined): boolean {
+    const before = into.readingOf(id)
+    const held = into.current()?.status === 'held'
+    return before !== undefined && !held && before.instrument !== into.meter()?.id
   }
 
   function keepReading(text: string): ReadingProblem | null {

@@ -6,6 +6,7 @@ import {
   type Entry,
   type EntryBody,
   type Evaluation,
+  type Quantity,
   type Run,
   type RunState,
   type StepState,
@@ -44,7 +45,10 @@ export const useBench = defineStore('bench', () => {
   const cursor = ref<string | null>(null)
   const doing = ref<Doing | null>(null)
   const serverSays = ref<{ count: number; finding: string }>()
-  const hand = useMeter(() => run.value)
+  const hand = useMeter(
+    () => run.value,
+    () => wanted(),
+  )
   const tabs = 'BroadcastChannel' in globalThis ? new BroadcastChannel('sure-spool') : undefined
   onScopeDispose(() => tabs?.close())
 
@@ -72,6 +76,8 @@ export const useBench = defineStore('bench', () => {
     meter: () => hand.meter.value,
     person: () => shop.person?.id ?? '',
   })
+  /** what the step that is open is read in */
+  const wanted = (): Quantity => (current.value?.step.kind === 'supply' ? 'voltage' : facts.quantity.value)
   const typing = useTyping({
     current: () => current.value,
     doing: () => doing.value,
@@ -85,6 +91,7 @@ export const useBench = defineStore('bench', () => {
         ? undefined
         : state.value?.tape.readings.findLast(({ reading }) => reading.index === index)?.reading.x,
     rpm: () => saidRpm.value,
+    readingOf: (id) => evaluationOf(id)?.entry.reading,
     words: () => conditionWordsOf(run.value?.card ?? { checks: [] }),
     add: (body) => {
       const entry = add(body)

@@ -9,6 +9,7 @@ import {
 } from '@sure-spool/core'
 import { capital } from './capital'
 import { conditionWords } from './conditions'
+import { quantityWords } from './kinds'
 import type { Figures } from './figures'
 import { placeQuantity } from './points'
 
@@ -38,6 +39,9 @@ export function readingInstruction(
   saidRpm?: number,
 ): string {
   const place = placeQuantity(check)
+  const quantity = quantityOf(check)
+  if (!meter && quantity !== undefined && quantity !== 'position')
+    return `No meter of this shop reads ${quantityWords[quantity] ?? quantity}: enter one in Kit, or skip this.`
   const under = conditionWords(card, check.conditions, figures).join(', ')
   return [
     setting(check, meter, rangeAsked),

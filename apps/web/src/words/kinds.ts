@@ -7,6 +7,7 @@ import type {
   History,
   Isolation,
   LookId,
+  Quantity,
 } from '@sure-spool/core'
 import type { FindingWord, Grade, StepGroup, Verdict } from '@sure-spool/core'
 
@@ -162,4 +163,20 @@ export const groupWords: Record<StepGroup, string> = {
   ground: 'Ground',
   act: 'Does it act',
   finding: 'Finding, decide',
+}
+
+/** What a reading is read in, as people say it. */
+export const quantityWords: Partial<Record<Quantity, string>> = {
+  resistance: 'ohms',
+  current: 'amperes',
+  voltage: 'volts',
+  insulation: 'megohms under test volts',
+  inductance: 'henry',
+  capacitance: 'farad',
+  field: 'tesla',
+  gain: 'decibel',
+  length: 'length',
+  temperature: 'temperature',
+  position: 'place, a bare number',
+  frequency: 'frequency',
 }

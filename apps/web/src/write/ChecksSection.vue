@@ -2,7 +2,7 @@
 import { freeId, quantityOf, type Check, type CheckKind, type Quantity } from '@sure-spool/core'
 import { computed, nextTick, ref } from 'vue'
 import KeyButton from '../keys/KeyButton.vue'
-import { kindWords } from '../words/kinds'
+import { quantityWords, kindWords } from '../words/kinds'
 import { placeQuantity } from '../words/points'
 import CountField from '../fields/CountField.vue'
 import TickField from '../fields/TickField.vue'
@@ -49,18 +49,6 @@ const setHow = <K extends keyof NonNullable<Check['how']>>(id: string, key: K, v
     },
     key,
   )
-const quantityWords: Partial<Record<Quantity, string>> = {
-  resistance: 'ohms',
-  current: 'amperes',
-  voltage: 'volts',
-  inductance: 'henry',
-  field: 'tesla',
-  gain: 'decibel',
-  length: 'length',
-  temperature: 'temperature',
-  position: 'place, a bare number',
-  frequency: 'frequency',
-}
 const asOptions = (of: Quantity[]) => of.map((value) => ({ value, label: quantityWords[value] ?? value }))
 /** What a kind may be read in, and what its second place may be, where the kind leaves it open. */
 const readIn: Partial<Record<CheckKind, Quantity[]>> = {

@@ -1,4 +1,4 @@
-import { type Run } from '@sure-spool/core'
+import { causeKinds, type Run } from '@sure-spool/core'
 import { z } from 'zod'
 import { asKept } from './asKept'
 import {
@@ -18,6 +18,17 @@ export const findingWordSchema = z.enum(['fault-found', 'undecided', 'no-fault-f
 export const summarySchema = z.object({
   core: z.string(),
   finding: findingWordSchema,
+  causes: z.array(
+    z.object({
+      kind: z.enum(causeKinds),
+      of: z.array(z.string()),
+      explains: z.array(z.string()),
+      share: z.number().optional(),
+      ohms: z.number().optional(),
+      volts: z.number().optional(),
+      along: z.number().optional(),
+    }),
+  ),
   verdicts: z.array(
     z.object({
       check: z.string(),

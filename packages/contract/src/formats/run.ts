@@ -126,6 +126,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     what: z.array(z.enum(lookIds)).min(1),
     words: wordsSchema.optional(),
     photo: labelSchema.optional(),
+    fault: z.literal(true).optional(),
   }),
   z.strictObject({ ...head, kind: z.literal('note'), words: wordsSchema.min(1), about: labelSchema.optional() }),
   z.strictObject({

@@ -89,7 +89,7 @@ export type EntryBody =
   | { kind: 'isolation'; state: Isolation; lifted?: string[]; parallelOhms?: number }
   | { kind: 'wires'; map: Record<string, string> }
   | { kind: 'caution'; caution: CautionId }
-  | { kind: 'look'; check?: string; place: string; what: LookId[]; words?: string; photo?: string }
+  | { kind: 'look'; check?: string; place: string; what: LookId[]; words?: string; photo?: string; fault?: true }
   | { kind: 'note'; words: string; about?: string }
   | { kind: 'work'; what: WorkId; place: string; undoes?: string; rewind?: string; words?: string }
   | { kind: 'skip'; check: string; reason: string }

@@ -16,6 +16,7 @@ export {
   readsOpen,
   samePoint,
   sideOf,
+  surestOf,
   type Bench,
   type Confirmation,
   type Evaluation,
@@ -24,10 +25,12 @@ export {
   type TemperatureApplied,
 } from './figure'
 export {
+  pairKey,
   prepareCard,
   splitBy,
   quantityOf,
   unmetCondition,
+  windingsBetween,
   type NeededPoint,
   type PreparedCard,
   type PreparedCheck,
@@ -40,6 +43,7 @@ export {
   explainedByParts,
   judgeCheck,
   judgeWhole,
+  kindOf,
   openWindings,
   worstFirst,
   type CheckState,

@@ -34,6 +34,37 @@ export const metersDisagree: ReadingRule = {
   },
 }
 
+/** One meter reads a point finite and another open beyond that figure: both wait. */
+export const metersOpenAndNot: ReadingRule = {
+  id: 'tests-disagree',
+  test: ({ bench, evaluation, earlier }) => {
+    if (evaluation.quantity !== 'resistance') return null
+    const other = samePoint(bench.tape, evaluation, earlier).findLast(
+      (one) =>
+        one.instrument !== evaluation.instrument && !bench.tape.gone.has(one.entry.id) && contradicts(one, evaluation),
+    )
+    if (!other) return null
+    return {
+      severity: 'stop',
+      params: { one: other.check.id, stronger: evaluation.check.id, meter: other.instrument?.name ?? '' },
+      also: [other.entry.id],
+    }
+  },
+}
+
+/** Whether one of two is a figure below what the other, over its range, has as its least. */
+const contradicts = (a: Evaluation, b: Evaluation): boolean =>
+  [
+    [a, b],
+    [b, a],
+  ].some(
+    ([finite, open]) =>
+      finite?.net !== undefined &&
+      open?.bound !== undefined &&
+      below(finite.net, open.bound) &&
+      open.entry.reading.kind !== 'below',
+  )
+
 const littleShare = 0.12
 
 /** A little under its band with nobody knowing how warm the part is: cold, or shorted turns? */

@@ -1,6 +1,6 @@
 export { closingRules, ohmsMiss, type Closing, type ClosingRule } from './closingRules'
 export { meterCannot } from './meterCannot'
-export type { Cause, Moment, ReadingRule, Remark, RemarkId, Severity } from './rule'
+export type { RemarkCause, Moment, ReadingRule, Remark, RemarkId, Severity } from './rule'
 export { cardRemarks, type CardRemark } from './cardRules'
 export { gaugesTooNear, oddPoles, winderDirection } from './rewindRules'
 export { beyondOverride, readingRules, setUpRules, sumRemarks } from './rules'

@@ -3,7 +3,7 @@ import type { Bench, Evaluation, RelationState } from '../judgement'
 export type Severity = 'stop' | 'warn' | 'note'
 
 /** Remarks on one cause are one remark: only the severest is given, and a warn or note once a run (SENSE). */
-export type Cause = 'leads' | 'figure' | 'range' | 'temperature' | 'steadiness' | 'sum'
+export type RemarkCause = 'leads' | 'figure' | 'range' | 'temperature' | 'steadiness' | 'sum'
 
 export interface Remark {
   id: RemarkId
@@ -12,7 +12,8 @@ export interface Remark {
 }
 
 /** What a rule finds, before it carries its id. */
-export type Found = Omit<Remark, 'id'> | null
+export type Found =
+  (Omit<Remark, 'id'> & { /** other readings that a stop holds with this one */ also?: string[] }) | null
 
 /** What a colleague looking over the shoulder knows when a reading is kept: the tape as it then stood. */
 export interface Moment {
@@ -30,7 +31,7 @@ export interface Moment {
 
 export interface ReadingRule {
   id: RemarkId
-  cause?: Cause
+  cause?: RemarkCause
   /** a set-up rule fires once for one state of the bench (an isolation, a zero) and holds all readings under it */
   setting?: (moment: Moment) => string
   test: (moment: Moment) => Found

@@ -32,6 +32,7 @@ export const readingRules: ReadingRule[] = [
   reading.temperatureDecides,
   driving.partWarm,
   comparing.metersDisagree,
+  comparing.metersOpenAndNot,
   reading.notSettled,
   reading.unsteady,
   reading.repeatsApart,

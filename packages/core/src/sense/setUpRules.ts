@@ -25,13 +25,15 @@ export const leadsMatter: ReadingRule = {
   id: 'leads-matter',
   cause: 'leads',
   setting: leadSetting,
-  test: ({ evaluation }) => {
-    const { reason, judged, factor = 1, limit } = evaluation
+  test: ({ bench, evaluation }) => {
+    const { reason, judged, factor = 1, limit, entry, instrument } = evaluation
     if (reason !== 'zero-leads-first' || judged === undefined) return null
     const { min, max } = limit?.band ?? {}
     const from = max === undefined ? 0 : Math.max(0, (judged - max) / factor)
     const to = min === undefined ? undefined : (judged - min) / factor
-    return { severity: 'stop', params: { from, ...(to === undefined ? {} : { to }) } }
+    const since = bench.tape.leadChecks.some((one) => one.n > entry.n && one.instrument === instrument?.id)
+    const params = { from, ...(to === undefined ? {} : { to }), ...(since ? { since: 'zeroed' } : {}) }
+    return { severity: 'stop', params }
   },
 }
 

@@ -20,6 +20,13 @@ export interface Watch {
   waiting: RemarkId[]
 }
 
+/** A rule that fired at a moment, and the other readings that a stop of it holds. */
+interface Fired {
+  rule: ReadingRule
+  remark: Remark
+  also: string[]
+}
+
 const rank = { stop: 0, warn: 1, note: 2 } as const
 
 /**
@@ -175,7 +182,7 @@ class Watcher {
     const before = this.standing
     this.standing = [...before.filter((one) => one.point !== evaluation.point), evaluation]
     const moment = { ...this.momentOf(evaluation), before }
-    for (const { rule, remark } of severest(fired(moment))) this.give(moment, rule, remark)
+    for (const one of severest(fired(moment))) this.give(moment, one)
     this.earlier = [...this.earlier, evaluation]
   }
 
@@ -189,7 +196,7 @@ class Watcher {
     return { bench, evaluation, before: this.standing, standing, earlier, relations }
   }
 
-  private give(moment: Moment, rule: ReadingRule, remark: Remark): void {
+  private give(moment: Moment, { rule, remark, also }: Fired): void {
     const { entry } = moment.evaluation
     const settingKey = rule.setting ? `${rule.id}|${rule.setting(moment)}` : undefined
     const known = settingKey === undefined ? undefined : this.settings.get(settingKey)
@@ -206,7 +213,7 @@ class Watcher {
       ...remark,
       check: entry.check,
       entry: entry.id,
-      holds: remark.severity === 'stop' ? [entry.id] : [],
+      holds: remark.severity === 'stop' ? [entry.id, ...also] : [],
     }
     if (rule.cause === 'sum')
       for (const older of this.firings)
@@ -221,17 +228,19 @@ class Watcher {
  * fired({ bench: scenes.sound().bench, evaluation: scenes.sound().of('low'), before: [], standing: scenes.sound().standing, relations: [], earlier: [] }).length
  * // 0
  */
-export function fired(moment: Moment, rules: ReadingRule[] = readingRules): { rule: ReadingRule; remark: Remark }[] {
-  const all: { rule: ReadingRule; remark: Remark }[] = []
+export function fired(moment: Moment, rules: ReadingRule[] = readingRules): Fired[] {
+  const all: Fired[] = []
   for (const rule of rules) {
     const found = rule.test(moment)
-    if (found) all.push({ rule, remark: { id: rule.id, ...found } })
+    if (!found) continue
+    const { also = [], ...remark } = found
+    all.push({ rule, remark: { id: rule.id, ...remark }, also })
   }
   return all
 }
 
 /** Of remarks on one cause the severest, the first in the table among equals. */
-function severest(all: { rule: ReadingRule; remark: Remark }[]) {
+function severest(all: Fired[]): Fired[] {
   return all.filter(
     ({ rule, remark }, i) =>
       rule.cause === undefined ||

@@ -7,6 +7,7 @@ import {
   type RelationState,
   sideOf,
   confirmationOf,
+  entriesThatStand,
   type Confirmation,
 } from '../judgement'
 
@@ -17,6 +18,8 @@ export interface Fault {
   check?: string
   relation?: string
   entry?: string
+  /** of a look that is a fault by itself: where */
+  place?: string
   side: 'high' | 'low' | 'other'
 }
 
@@ -66,8 +69,15 @@ export function findingOf(input: FindingInput): Finding {
   const continuityOnly: string[] = []
   for (const state of input.checks) judgeCheckPoints(input, state, faults, open, continuityOnly)
   for (const state of input.relations) judgeOne(input, state, faults, open)
+  for (const { place, entry } of faultsSeen(input.bench)) faults.push({ place, entry, side: 'other' })
   const word = faults.length > 0 ? 'fault-found' : open.length > 0 ? 'undecided' : 'no-fault-found'
   return { word, faults, open, continuityOnly: [...new Set(continuityOnly)] }
+}
+
+/** The looks that are a fault by themselves; a later look at the same place takes an earlier one's (METHODS 11.20). */
+function faultsSeen({ tape }: Bench): { place: string; entry: string }[] {
+  const last = new Map(entriesThatStand(tape, 'look').map((one) => [one.place, one]))
+  return [...last.values()].flatMap(({ place, id, fault }) => (fault ? [{ place, entry: id }] : []))
 }
 
 function judgeCheckPoints(

@@ -1,3 +1,4 @@
+import { causesOf, type Cause } from '../causes'
 import type { Card, Run } from '../document'
 import { planSteps } from '../plan'
 import { closingRules, sumRemarks, watch, type Firing, type RemarkId } from '../sense'
@@ -12,6 +13,7 @@ import {
   openWindings,
   prepareCard,
   splitBy,
+  surestOf,
   type PreparedCard,
   judgeRelation,
   judgeWhole,
@@ -44,6 +46,8 @@ export interface RunState {
   /** answers given at set-up to remarks that have not fired yet */
   answeredAhead: RemarkId[]
   finding: Finding
+  /** the faults of the part that explain what stands outside */
+  causes: Cause[]
   steps: StepState[]
   /** the step the bench stands at */
   step: string
@@ -100,6 +104,14 @@ export function runState(run: Run): RunState {
     explained: new Set(explained),
     heldBack,
   })
+  const causes = causesOf({
+    prepared,
+    checks,
+    relations,
+    finding,
+    explained,
+    seen: finding.faults.flatMap(({ place }) => place ?? []),
+  })
   const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
   const progress = progressOf(bench, planSteps(prepared, failedBefore(run)), checks, remarks, finding, isClosed(run))
   const holding = remarks.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
@@ -114,6 +126,7 @@ export function runState(run: Run): RunState {
     remarks,
     answeredAhead: waiting,
     finding,
+    causes,
     steps: progress.steps,
     step: progress.current,
     ...(holding ? { holding } : {}),
@@ -154,19 +167,23 @@ export function isClosed({ entries }: Pick<Run, 'entries'>): boolean {
   return entriesThatStand({ entries, takenBack }, 'decision').some((entry) => entry.what !== 'more-tests')
 }
 
-/** The last reading of each point that is neither superseded, taken back, nor of an earlier stage. */
+/**
+ * The readings that stand: of each point the last by each instrument that is neither superseded, taken back, nor of an earlier stage,
+ * and of several instruments the surest (METHODS 11.18).
+ */
 function standingByCheck({ tape, prepared }: Bench, all: Evaluation[]): Map<string, Evaluation[]> {
-  const points = new Map<string, Evaluation>()
+  const points = new Map<string, Map<string, Evaluation>>()
   for (const evaluation of all) {
-    const { entry, check, point } = evaluation
+    const { entry, check, point, instrument } = evaluation
     if (tape.gone.has(entry.id) || outdated(tape, prepared, check, entry, evaluation.pair)) continue
+    const by = points.get(point) ?? new Map<string, Evaluation>()
     points.delete(point)
-    points.set(point, evaluation)
+    points.set(point, by.set(instrument?.id ?? '', evaluation))
   }
   const byCheck = new Map<string, Evaluation[]>()
-  for (const evaluation of points.values()) {
-    const id = evaluation.check.id
-    byCheck.set(id, [...(byCheck.get(id) ?? []), evaluation])
+  for (const by of points.values()) {
+    const surest = surestOf([...by.values()])
+    if (surest) byCheck.set(surest.check.id, [...(byCheck.get(surest.check.id) ?? []), surest])
   }
   return byCheck
 }

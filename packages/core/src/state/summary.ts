@@ -1,3 +1,4 @@
+import type { Cause } from '../causes'
 import type { Conditions } from '../document'
 import type { Severity } from '../sense'
 import type { Verdict } from '../conformance'
@@ -8,6 +9,7 @@ import type { RunState } from './runState'
 export interface Summary {
   core: string
   finding: FindingWord
+  causes: Cause[]
   verdicts: VerdictRow[]
   relations: { id: string; verdict: Verdict }[]
   remarks: { id: string; severity: Severity; check?: string; entry?: string; answered?: true }[]
@@ -41,6 +43,7 @@ export function summarise(state: RunState): Summary {
   return {
     core: state.core,
     finding: state.finding.word,
+    causes: state.causes,
     verdicts: state.checks.map(({ check, verdict, reason, held, points }) => ({
       check: check.id,
       verdict,

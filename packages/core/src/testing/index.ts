@@ -3,6 +3,8 @@ export { fourWireMeter, knobMeter, pocketMeter, Script, type ScriptOptions } fro
 export {
   armatureCard,
   compressorCard,
+  bridgeMeter,
+  growler,
   insulationTester,
   leadsCard,
   pickupCard,

@@ -196,6 +196,33 @@ export const pickupCard = (): Card =>
   })
 
 /** An insulation tester with volts of its own. */
+const decades = (lowest: number, count: number) =>
+  Array.from({ length: count }, (_, i) => {
+    const fullScale = Number((lowest * 10 ** i).toPrecision(3))
+    return { fullScale, resolution: Number((fullScale / 2000).toPrecision(3)), percentOfReading: 0.5, counts: 2 }
+  })
+
+/** Henries and farads. */
+export const bridgeMeter: Instrument = {
+  id: 'l4',
+  name: 'Bridge L4',
+  overSign: '>',
+  ranging: 'auto',
+  functions: [
+    { quantity: 'inductance', ranges: decades(2e-4, 6) },
+    { quantity: 'capacitance', ranges: decades(2e-9, 7) },
+  ],
+}
+
+/** A growler with ammeter prongs. */
+export const growler: Instrument = {
+  id: 'g1',
+  name: 'Growler G1',
+  overSign: 'OL',
+  ranging: 'auto',
+  functions: [{ quantity: 'current', ranges: [{ fullScale: 6, resolution: 0.1, percentOfReading: 2, counts: 1 }] }],
+}
+
 export const insulationTester: Instrument = {
   id: 't1',
   name: 'Insulation tester T1',

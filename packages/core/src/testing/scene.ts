@@ -1,3 +1,4 @@
+import type { CauseInput } from '../causes'
 import type { Relation, Run } from '../document'
 import {
   prepareCard,
@@ -29,6 +30,8 @@ export interface Scene {
   standing: (check: string) => Evaluation[]
   /** what the rules at the end of a run are asked with */
   closing: Closing
+  /** what the causes are looked for in */
+  causing: CauseInput
 }
 
 export function sceneOf(script: Script): Scene {
@@ -60,6 +63,14 @@ export function sceneOf(script: Script): Scene {
       all,
       noFaultFound: state.finding.word === 'no-fault-found',
       stood: () => true,
+    },
+    causing: {
+      prepared,
+      checks: state.checks,
+      relations: state.relations,
+      finding: state.finding,
+      explained: state.explained,
+      seen: [],
     },
     standing: (id) => all.filter(({ check, entry }) => check.id === id && !tape.gone.has(entry.id)),
   }

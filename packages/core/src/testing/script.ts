@@ -31,6 +31,7 @@ export const pocketMeter: Instrument = {
         { fullScale: 600, resolution: 0.1, percentOfReading: 1, counts: 5 },
       ],
     },
+    { quantity: 'current', ranges: [{ fullScale: 10, resolution: 0.01, percentOfReading: 1, counts: 3 }] },
   ],
 }
 

@@ -43,7 +43,7 @@ export const meterRemarks = {
       'leads' in params
         ? `The leads (about ${ohms('leads')}) are large beside this.`
         : `Leads of ${ohms('from')}${'to' in params ? ` to ${ohms('to')}` : ' or more'} would put it inside, and nobody zeroed them.`,
-    todo: 'Zero them first.',
+    todo: 'since' in params ? 'They are zeroed now: take it again.' : 'Zero them first.',
   }),
   'stale-zero': ({ params, number }) => ({
     what:

@@ -13,7 +13,7 @@ const hottestWinding = 155
  * A measured draw beside volts over ohms (METHODS 4, 7). A low one fails only under loaded volts and where the winding would
  * have to be hotter than it can be; else its three explanations keep it open.
  * @example
- * judgeDraw(scenes.valve().bench, scenes.valve().relation('draw'), scenes.valve().standing).verdict // 'borderline'
+ * judgeDraw(scenes.valve().bench, scenes.valve().relation('draw'), scenes.valve().standing).verdict // 'within'
  */
 export function judgeDraw(
   bench: Bench,

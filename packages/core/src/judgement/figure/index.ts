@@ -9,4 +9,5 @@ export { isUnzeroed, leadsFor, leadsMatterAhead, unzeroedU, type LeadsApplied } 
 export { ohmsRead, readsFinite, readsOpen } from './ohmsRead'
 export type { TemperatureApplied } from './partTemperature'
 export { outdated } from './stages'
+export { surestOf } from './surest'
 export { atTwinReference } from './twinReference'

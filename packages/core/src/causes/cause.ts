@@ -1,0 +1,60 @@
+/** The kinds of cause, in the order in which one is preferred to another (CARD). */
+export const causeKinds = [
+  'winding-open',
+  'winding-low',
+  'winding-high',
+  'joint',
+  'to-frame',
+  'insulation-low',
+  'bridged',
+  'other-kind',
+  'contact-open',
+  'contact-closed',
+  'contact-high',
+  'wire',
+  'does-not-operate',
+  'output',
+  'answer',
+  'draw',
+  'bars',
+  'items',
+  'unlike',
+  'seen',
+  'figure',
+] as const
+export type CauseKind = (typeof causeKinds)[number]
+
+/** One fault of the part, and the checks and relations it accounts for (METHODS 11.21). */
+export interface Cause {
+  kind: CauseKind
+  /** windings, terminals, blades, numbers, a check, a relation or a place, as the kind says (CARD) */
+  of: string[]
+  /** ids of checks and relations, sorted */
+  explains: string[]
+  /** of `winding-low`: the share of its ohms that is missing */
+  share?: number
+  ohms?: number
+  volts?: number
+  /** where along the winding it reaches the frame, 0 at its start, 1 at its end; where two ends tell it */
+  along?: number
+}
+
+/** A cause that could be, before it is known what it accounts for: its key tells it from the others. */
+export interface Candidate {
+  cause: Omit<Cause, 'explains'>
+  covers: (fact: Fact) => boolean
+  /** the winding failed by a check of its own */
+  own: boolean
+}
+
+/** Something that stands outside and wants a cause. */
+export interface Fact {
+  /** the check or relation it is of; a place for a look */
+  id: string
+  /** what this fact says by itself, without looking at the others */
+  alone: Omit<Cause, 'explains'>
+  /** windings on the path of what was read */
+  windings: ReadonlySet<string>
+  /** the quantity is alternating or moving, and follows its winding */
+  follows: boolean
+}

@@ -1,0 +1,180 @@
+import type { CheckState, Evaluation, PreparedCard, RelationState } from '../judgement'
+import { pairKey, sideOf } from '../judgement'
+import type { Fault, Finding } from '../state/finding'
+import type { Cause, Fact } from './cause'
+
+export interface CauseInput {
+  prepared: PreparedCard
+  checks: CheckState[]
+  relations: RelationState[]
+  finding: Finding
+  /** checks that what their parts read explains */
+  explained: string[]
+  /** looks that are a fault by themselves: their places */
+  seen: string[]
+}
+
+type Alone = Omit<Cause, 'explains'>
+const follows: ReadonlySet<string> = new Set([
+  'ac-output',
+  'dc-output',
+  'inductance',
+  'capacitance',
+  'response',
+  'field',
+])
+const outputs: ReadonlySet<string> = new Set([
+  'ac-output',
+  'dc-output',
+  'inductance',
+  'capacitance',
+  'response',
+  'field',
+])
+const hardPath = 1000
+
+/**
+ * Each thing that stands outside, with what it says by itself (METHODS 11.21).
+ * @example
+ * factsOf(scenes.low().causing).map(({ id }) => id) // [ 'low' ]
+ */
+export function factsOf(input: CauseInput): Fact[] {
+  const read = input.finding.faults.map((fault) => factOf(input, fault))
+  const seen = input.seen.map((place): Fact => ({
+    id: place,
+    alone: { kind: 'seen', of: [place] },
+    windings: new Set(),
+    follows: false,
+  }))
+  return [...read, ...seen]
+}
+
+function factOf(input: CauseInput, fault: Fault): Fact {
+  const relation = input.relations.find((one) => one.relation.id === fault.relation)
+  const state = input.checks.find((one) => one.check.id === fault.check)
+  const evaluation =
+    state?.points.find((point) => point.evaluation?.entry.id === fault.entry)?.evaluation ?? relation?.odd
+  const windings = new Set((relation?.members ?? []).flatMap((one) => [...one.check.touches]))
+  if (relation) return { id: relation.relation.id, alone: ofRelation(input, relation), windings, follows: false }
+  const id = fault.check ?? ''
+  if (!state || !evaluation) return { id, alone: { kind: 'figure', of: [id] }, windings, follows: false }
+  return {
+    id,
+    alone: ofReading(input, state, evaluation),
+    windings: state.check.toFrame ? new Set() : state.check.touches,
+    follows: follows.has(state.check.kind),
+  }
+}
+
+function ofRelation(input: CauseInput, { relation, odd, oddReadsHigh }: RelationState): Alone {
+  const [winding] = odd && odd.check.touches.size === 1 ? [...odd.check.touches] : []
+  switch (relation.kind) {
+    case 'sum':
+      return { kind: 'joint', of: sharedTerminal(input, relation.parts) }
+    case 'draw':
+      return { kind: 'draw', of: [relation.id] }
+    case 'twin':
+      return { kind: 'unlike', of: [relation.check] }
+    case 'above':
+      return { kind: 'output', of: [relation.check] }
+    case 'ratio':
+      if (winding !== undefined) return { kind: oddReadsHigh ? 'winding-high' : 'winding-low', of: [winding] }
+      return { kind: 'unlike', of: [relation.of] }
+    case 'equal':
+    case 'unbalance':
+      return { kind: 'unlike', of: [odd?.check.id ?? relation.checks[0] ?? ''] }
+    case 'kind-of-three':
+      return { kind: 'figure', of: [relation.check] }
+  }
+}
+
+/** The terminal that two parts of a sum share: a joint there stands in both. */
+function sharedTerminal({ checks }: CauseInput, parts: string[]): string[] {
+  const ends = parts.flatMap((id) => {
+    const at = checks.find(({ check }) => check.id === id)?.check.at
+    return at && 'pair' in at ? at.pair : []
+  })
+  const shared = ends.find((one, i) => ends.indexOf(one) !== i)
+  return shared === undefined ? [] : [shared]
+}
+
+function ofReading(input: CauseInput, state: CheckState, one: Evaluation): Alone {
+  const { check } = state
+  const { reading } = one.entry
+  const { kind } = check
+  if (reading.index !== undefined) return { kind: 'ring' in check.at ? 'bars' : 'items', of: [String(reading.index)] }
+  if (kind === 'contacts') return ofContacts(input, one)
+  if (one.reason === 'wrong-answer') return { kind: 'answer', of: [check.id] }
+  if (outputs.has(kind)) return { kind: 'output', of: [check.id] }
+  if (one.reason === 'unlike-the-rest') return { kind: 'unlike', of: [check.id] }
+  const frame = one.pair?.find((end) => end === 'frame')
+  const [a = '', b = ''] = one.pair ?? []
+  const ohms = one.net ?? one.bound
+  if ((frame && check.toFrame) || one.reason === 'shorted' || kind === 'insulation' || one.limit?.expectOpen) {
+    const hard = ohms !== undefined && ohms < hardPath
+    const volts = reading.conditions?.testVolts
+    const more = { ...(ohms === undefined ? {} : { ohms }), ...(volts === undefined ? {} : { volts }) }
+    const groups = [a, b].filter((end) => end !== 'frame').map((end) => windingsAt(input, end))
+    const of = [...new Set(groups.flat())].sort()
+    const named = of.length > 0 ? of : [a, b].filter((end) => end !== 'frame')
+    if (!frame) return { kind: 'bridged', of: named, ...more }
+    return { kind: hard ? 'to-frame' : 'insulation-low', of: named, ...more }
+  }
+  if (check.touches.size === 0 && (kind === 'continuity' || one.limit?.kind === 'closed'))
+    return { kind: 'wire', of: [check.id] }
+  return { kind: 'figure', of: [check.id] }
+}
+
+/** The windings of the group that a terminal is in; of a lone side the winding that broke off it. */
+function windingsAt({ prepared: { card, unitGroups } }: CauseInput, terminal: string): string[] {
+  const group = unitGroups.find((one) => one.includes(terminal)) ?? [terminal]
+  const inside = card.windings.filter(({ from, to }) => group.includes(from) && group.includes(to))
+  const broken = card.windings.filter(({ from, to }) => from === terminal || to === terminal)
+  return (inside.length > 0 ? inside : broken).map(({ id }) => id)
+}
+
+interface Touch {
+  pair: [string, string]
+  open: boolean
+  driven: boolean
+  times: number
+}
+
+/** A contact stuck closed, stuck open, or of too many ohms: the pair that says so. */
+function ofContacts(input: CauseInput, one: Evaluation): Alone {
+  const [a, b] = one.pair ?? []
+  if (one.limit?.kind === 'closed' && sideOf(one) === 'high' && one.reason === 'above-maximum' && a !== undefined)
+    return { kind: 'contact-high', of: [a, b ?? ''].sort(), ...(one.net === undefined ? {} : { ohms: one.net }) }
+  const touches = touchesOf(input)
+  const joined = new Set(input.checks.flatMap(({ check }) => (check.conditions?.joined ?? []).map(pairKey)))
+  const at = (driven: boolean, open: boolean) =>
+    touches.filter((touch) => touch.driven === driven && touch.open === open && !joined.has(pairKey(touch.pair)))
+  const stuck = at(true, false).find((touch) =>
+    at(false, false).some((rest) => pairKey(rest.pair) === pairKey(touch.pair)),
+  )
+  if (stuck) return { kind: 'contact-closed', of: stuck.pair.toSorted() }
+  const silent = at(true, true)
+    .filter((touch) => !at(false, false).some((rest) => pairKey(rest.pair) === pairKey(touch.pair)))
+    .sort((x, y) => y.times - x.times || (pairKey(x.pair) < pairKey(y.pair) ? -1 : 1))[0]
+  const clicks = input.checks.some(({ check, verdict }) => check.kind === 'act' && verdict === 'within')
+  if (silent && (one.reason === 'contact-fault' || clicks)) return { kind: 'contact-open', of: silent.pair.toSorted() }
+  return { kind: 'does-not-operate', of: [one.check.id] }
+}
+
+function touchesOf({ checks }: CauseInput): Touch[] {
+  const found = new Map<string, Touch>()
+  for (const { check, points } of checks) {
+    if (check.kind !== 'contacts') continue
+    for (const { evaluation } of points) {
+      if (!evaluation?.pair) continue
+      const { reading } = evaluation.entry
+      const drive = reading.conditions?.drive === undefined ? check.conditions?.drive : reading.conditions.drive
+      const closed = reading.method === 'beeper' ? reading.kind === 'below' : (evaluation.net ?? Infinity) < 5
+      const driven = drive !== null && drive !== undefined
+      const key = `${pairKey(evaluation.pair)}|${driven}|${closed}`
+      const times = (found.get(key)?.times ?? 0) + 1 + (reading.supersedes === undefined ? 0 : 1)
+      found.set(key, { pair: evaluation.pair, open: !closed, driven, times })
+    }
+  }
+  return [...found.values()]
+}
