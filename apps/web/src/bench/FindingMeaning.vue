@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { cameBackWords, useRecord } from '../cards/useRecord'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { useFigures } from '../words/figures'
-import { notProved, notTested, wouldSettle } from '../words/finding'
+import { notProvedWords, notTestedWords, wouldSettle } from '../words/finding'
 import { remarkWords } from '../words/remarks'
 import TodayPanel from './TodayPanel.vue'
 import { useToday } from './useToday'
@@ -43,7 +43,7 @@ const today = useToday(
     </section>
     <section>
       <h2 class="label">Not tested</h2>
-      <p v-for="one in notTested(state)" :key="one.what" class="untested">
+      <p v-for="one in notTestedWords(state)" :key="one.what" class="untested">
         <VerdictMark mark="none" :size="13" /><span
           ><strong>{{ one.what }}</strong
           ><template v-if="one.why">, {{ one.why }}</template></span
@@ -52,7 +52,7 @@ const today = useToday(
     </section>
     <section v-if="state.finding.word !== 'fault-found'">
       <h2 class="label">What a pass does not prove</h2>
-      <p v-for="one in notProved(state, figures)" :key="one.head">
+      <p v-for="one in notProvedWords(state, figures)" :key="one.head">
         <strong>{{ one.head }}</strong> {{ one.text }}
       </p>
     </section>

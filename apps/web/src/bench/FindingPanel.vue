@@ -19,7 +19,7 @@ const bench = useBench()
 const shop = useShop()
 const figures = useFigures()
 const state = computed(() => bench.state!)
-const title = computed(() => findingTitle(state.value))
+const title = computed(() => findingTitle(state.value, figures))
 const lines = computed(() =>
   foundLines(state.value, true, figures).filter(
     (line) => line.gone !== 'taken-back' && line.gone !== 'mistyped' && !line.earlierStage,

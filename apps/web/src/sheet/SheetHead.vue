@@ -3,6 +3,7 @@ import type { RunState } from '@sure-spool/core'
 import { computed } from 'vue'
 import { cameBackWords, useRecord } from '../cards/useRecord'
 import { useShop } from '../store/shop'
+import { useFigures } from '../words/figures'
 import { findingTitle } from '../words/finding'
 import { complaintWords, decisionWords, familyWords } from '../words/kinds'
 import { clock, day } from '../words/times'
@@ -13,7 +14,8 @@ const props = defineProps<{ state: RunState }>()
 const shop = useShop()
 const person = usePeople()
 const run = computed(() => props.state.run)
-const title = computed(() => findingTitle(props.state))
+const figures = useFigures()
+const title = computed(() => findingTitle(props.state, figures))
 const decisions = computed(() => standingOf(props.state, 'decision'))
 const record = useRecord(() => run.value.card.id)
 const modelWords = computed(() => (record.value ? cameBackWords(record.value) : ''))

@@ -5,7 +5,7 @@ import { heldWords, holdPlug } from '../drawings/plugLayout'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import WindingLine from '../drawings/WindingLine.vue'
 import { useFigures } from '../words/figures'
-import { notProved, notTested, openWords, wouldSettle } from '../words/finding'
+import { notProvedWords, notTestedWords, openWords, wouldSettle } from '../words/finding'
 import { windingFigures } from './useSheet'
 
 /** The part as it is drawn, beside what this does not prove, what was not tested and what would settle it. */
@@ -25,17 +25,17 @@ const figures = useFigures()
     <section class="prove">
       <template v-if="state.finding.word !== 'fault-found'">
         <h2>What this does not prove</h2>
-        <p v-for="one in notProved(state, figures)" :key="one.head">
+        <p v-for="one in notProvedWords(state, figures)" :key="one.head">
           <strong>{{ one.head }}</strong> {{ one.text }}
         </p>
       </template>
       <template v-if="state.finding.open.length > 0"
         ><h2>Still open</h2>
-        <p v-for="(one, i) in state.finding.open" :key="i">{{ openWords(state, one) }}</p></template
+        <p v-for="(one, i) in state.finding.open" :key="i">{{ openWords(state, one, figures) }}</p></template
       >
       <h2>Not tested</h2>
       <p class="untested">
-        <span v-for="one in notTested(state)" :key="one.what"
+        <span v-for="one in notTestedWords(state)" :key="one.what"
           ><VerdictMark mark="none" :size="11" /> {{ one.what
           }}<template v-if="one.why">, {{ one.why }}</template></span
         >

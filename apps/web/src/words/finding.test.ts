@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { chargingCard, leadsCard, Script, twinCard } from '@sure-spool/core/testing'
 import { figuresWith } from './figures'
-import { findingTitle, notProved, notTested, wouldSettle } from './finding'
+import { findingTitle, notProvedWords, notTestedWords, wouldSettle } from './finding'
 
 const figures = figuresWith(() => false)
 const groups = (script: Script) =>
@@ -21,13 +21,13 @@ const sound = (options = {}) =>
 
 describe('a finding says no more than was read', () => {
   test('cold and at rest is said in the title', () => {
-    expect(findingTitle(sound().state()).title).toBe('No fault found by ohms, cold, at rest.')
+    expect(findingTitle(sound().state(), figures).title).toBe('No fault found by ohms, cold, at rest.')
   })
 
   test('a complaint of heat is neither explained nor ruled out by cold readings', () => {
     const state = sound({ unit: { complaint: ['trips-when-hot'] } }).state()
-    expect(findingTitle(state).line).toContain('neither explained nor ruled out')
-    expect(notTested(state).map(({ what }) => what)).toContain('hot')
+    expect(findingTitle(state, figures).line).toContain('neither explained nor ruled out')
+    expect(notTestedWords(state).map(({ what }) => what)).toContain('hot')
   })
 
   test('output at speed is said only where it was read', () => {
@@ -35,14 +35,14 @@ describe('a finding says no more than was read', () => {
     const ground = legs
       .put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
       .read('frame', 'OL 40M', { pair: ['U', 'frame'] })
-    expect(findingTitle(ground.state()).title).not.toContain('at speed')
+    expect(findingTitle(ground.state(), figures).title).not.toContain('at speed')
     for (const pair of [
       ['U', 'V'],
       ['V', 'W'],
       ['W', 'U'],
     ] as [string, string][])
       ground.read('volts', '41.2', { pair, conditions: { rpm: 3000, load: 'none' } })
-    expect(findingTitle(ground.state()).title).toBe('No fault found, at rest and at speed.')
+    expect(findingTitle(ground.state(), figures).title).toBe('No fault found, at rest and at speed.')
   })
 
   test('a fault is named by its check and the way it is off, what it explains beside it', () => {
@@ -54,8 +54,8 @@ describe('a finding says no more than was read', () => {
         .read('series', '274.5')
         .read('trigger', '92'),
     )
-    const { title, line } = findingTitle(low.state())
-    expect(title).toBe('Fault found: low-speed coil reads low.')
+    const { title, line } = findingTitle(low.state(), figures)
+    expect(title).toBe('Low-speed charge coil 25 % low: turns short, at most about that many.')
     expect(line).toContain('one fault and not two')
   })
 
@@ -66,13 +66,13 @@ describe('a finding says no more than was read', () => {
     for (let index = 1; index <= (check?.items ?? 0); index++)
       script.read(check?.id ?? '', index === 2 ? '40k' : '2.24k', { index, x: 0.4 })
     script.read(check?.id ?? '', '40k', { index: 2, x: 0.4 })
-    expect(findingTitle(script.state()).title).toMatch(/ 2( |\.|,)/)
+    expect(findingTitle(script.state(), figures).title).toMatch(/ 2( |\.|,)/)
   })
 })
 
 describe('what a pass does not prove', () => {
   test('is the share of turns that the upper limit leaves room for', () => {
-    const [shorted] = notProved(sound().state(), figures)
+    const [shorted] = notProvedWords(sound().state(), figures)
     expect(shorted?.text).toContain('orange–grey 1 − 322/349.8 = 8 %')
   })
 
@@ -88,7 +88,7 @@ describe('what a pass does not prove', () => {
     const state = sound()
       .put({ kind: 'skip', check: left ?? '', reason: 'the loom is glued in' })
       .state()
-    const skipped = notTested(state).find(({ why }) => why !== '' && why.includes('glued'))
+    const skipped = notTestedWords(state).find(({ why }) => why !== '' && why.includes('glued'))
     expect(skipped?.why).toBe('skipped: the loom is glued in')
   })
 })

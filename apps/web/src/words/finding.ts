@@ -1,20 +1,28 @@
-import { expectedAt, ohmsMiss, sharesThatCouldBeGone, type RunState } from '@sure-spool/core'
+import {
+  expectedAt,
+  notProved,
+  notTested,
+  ohmsMissFaults,
+  sharesThatCouldBeGone,
+  wasHot,
+  type Evaluation,
+  type OpenPoint,
+  type RunState,
+  type Unproved,
+} from '@sure-spool/core'
 import { capital } from './capital'
-import { checkLabel, checkPoints } from './points'
+import { causeWords } from './causes'
+import { checkLabel, checkPoints, takenAt } from './points'
 import type { Figures } from './figures'
+import { reasonLine } from './reasons'
 
 /** The finding in one sentence, and what stands behind it. */
-export function findingTitle(state: RunState): { title: string; line: string } {
+export function findingTitle(state: RunState, figures: Figures): { title: string; line: string } {
   const { finding, run } = state
   const warm = run.unit.complaint.includes('trips-when-hot')
   if (finding.word === 'no-fault-found') {
-    const dynamic = state.checks.some((one) => one.check.conditions?.rpm !== undefined && one.verdict === 'within')
-    const hot = state.tape.entries.some((entry) => entry.kind === 'temperature' && (entry.partC ?? 0) >= 50)
-    const title = dynamic
-      ? 'No fault found, at rest and at speed.'
-      : hot
-        ? 'No fault found by ohms, at rest.'
-        : 'No fault found by ohms, cold, at rest.'
+    const hot = wasHot(state)
+    const title = passTitle(state)
     return {
       title,
       line:
@@ -24,12 +32,10 @@ export function findingTitle(state: RunState): { title: string; line: string } {
     }
   }
   if (finding.word === 'fault-found') {
-    const names = [...new Set(finding.faults.map((fault) => faultName(state, fault)))]
-    const [first] = finding.faults
-    const how = first?.entry ? how1(state, first.entry) : ''
-    const several = names.length > 3 ? [...names.slice(0, 3), `and ${names.length - 3} more`] : names
+    const said = state.causes.map((cause) => causeWords(cause, state, figures))
+    const several = said.length > 3 ? [...said.slice(0, 3), `And ${said.length - 3} more.`] : said
     return {
-      title: `Fault found: ${several.join(', ')}${how}.`,
+      title: several.join(' '),
       line:
         state.explained.length > 0
           ? `${state.explained.map((id) => checkPoints(run.card, id)).join(', ')} reads what its parts read, so it is one fault and not two.`
@@ -37,41 +43,44 @@ export function findingTitle(state: RunState): { title: string; line: string } {
     }
   }
   const [open] = finding.open
-  return { title: 'Undecided.', line: open ? openWords(state, open) : '' }
+  const [other] = state.causes
+  return {
+    title: other ? `Undecided: ${causeWords(other, state, figures)}` : 'Undecided.',
+    line: open ? openWords(state, open, figures) : '',
+  }
 }
 
-/** A fault by what was read: its check, the number of a bar or lead, what was seen; a relay's contacts as one. */
-function faultName({ run, evaluations }: RunState, fault: RunState['finding']['faults'][number]): string {
-  if (fault.check === undefined) return run.card.relations.find((one) => one.id === fault.relation)?.label ?? ''
-  const evaluation = fault.entry === undefined ? undefined : evaluations.get(fault.entry)
-  const { index, answer } = evaluation?.entry.reading ?? {}
-  const label = checkLabel(run.card, fault.check)
-  if (evaluation?.reason === 'contact-fault') return 'a contact does not follow the coil'
-  if (evaluation?.reason === 'does-not-operate') return 'it does not operate'
-  if (answer !== undefined) return `${label}: ${answer}`
-  return index === undefined ? label : `${label} ${index}`
-}
+/** Kinds of check that are more than ohms at rest. */
+const beyondOhms: ReadonlySet<string> = new Set(['insulation', 'current', 'lamp', 'act', 'contacts', 'inductance'])
+const turning: ReadonlySet<string> = new Set(['ignition-stator', 'charging-stator', 'low-ohm-stator', 'speed-sensor'])
 
-function how1(state: RunState, entry: string): string {
-  const reason = state.evaluations.get(entry)?.reason
-  if (reason === 'open-circuit') return ' is open'
-  if (reason === 'above-maximum') return ' reads high'
-  if (reason === 'shorted') return ' reads a hard path'
-  return reason === 'below-minimum' ? ' reads low' : ''
+/** A pass, with how far it reaches: by ohms alone, cold, at rest or at speed, each where the part has it. */
+function passTitle(state: RunState): string {
+  const { card } = state.run
+  const passed = state.checks.filter(({ verdict }) => verdict === 'within').map(({ check }) => check)
+  const atSpeed = passed.some(({ conditions }) => conditions?.rpm !== undefined)
+  if (atSpeed) return 'No fault found, at rest and at speed.'
+  const byOhms = passed.some(({ kind }) => beyondOhms.has(kind)) ? '' : ' by ohms'
+  const cold = card.windings.length > 0 && !wasHot(state) ? ', cold' : ''
+  const atRest = turning.has(card.family) ? ', at rest' : ''
+  return `No fault found${byOhms}${cold}${atRest}.`
 }
 
 /** What keeps the finding open, and what would settle it. */
-export function openWords(state: RunState, open: RunState['finding']['open'][number]): string {
+export function openWords(state: RunState, open: RunState['finding']['open'][number], figures: Figures): string {
   const { card } = state.run
-  const pair = open.check ? checkPoints(card, open.check) : ''
+  const evaluation = open.entry === undefined ? undefined : state.evaluations.get(open.entry)
+  const isOneOf = evaluation?.entry.reading.index !== undefined
+  const pair =
+    evaluation && isOneOf ? takenAt(card, evaluation, figures) : open.check ? checkPoints(card, open.check) : ''
   const name = capital(pair || (card.relations.find((one) => one.id === open.relation)?.label ?? ''))
   switch (open.why) {
     case 'not-read':
       return `${name} has not been read.`
     case 'none':
-      return `${name} was read and says nothing yet: read it on another range, or at a known temperature.`
+      return `${name}: ${(evaluation && reasonLine(evaluation, figures)) || 'read, and it says nothing yet'}.`
     case 'borderline':
-      return `${name} is at a limit, leaning ${open.leaning ?? ''}: measure the part’s temperature, or take more digits.`
+      return `${name}: ${borderlineWords(evaluation, open.leaning)}`
     case 'held':
       return `${name} is held by a remark: answer it, or take it again.`
     case 'take-again':
@@ -87,79 +96,125 @@ export function openWords(state: RunState, open: RunState['finding']['open'][num
   }
 }
 
+/** Why a reading at a limit is undecided, by what the doubt is made of, and the one thing that would end it. */
+function borderlineWords(one: Evaluation | undefined, leaning: OpenPoint['leaning']): string {
+  const leans = `leaning ${leaning ?? 'neither way'}`
+  switch (one?.reason) {
+    case 'guess':
+      return `judged only by a guess, ${leans}: read a known good one beside it.`
+    case 'zero-leads-first':
+      return 'the leads can turn it: zero them, and take it again.'
+    case 'low-voltage-test':
+      return 'no path at a few volts, and the card asks for test volts: use the insulation tester.'
+    default: {
+      const { netU = 0, factor = 1, temperatureU, temperature } = one ?? {}
+      const warm = temperature?.from !== 'measured' && (temperatureU?.part ?? 0) > factor * netU
+      return warm
+        ? `at a limit, ${leans}, by a temperature that nobody measured: take the part’s temperature.`
+        : `at a limit, ${leans}, within this meter’s doubt: four wires or a finer meter would tell.`
+    }
+  }
+}
+
 /** What was not tested, each in a few words. */
-export function notTested(state: RunState): { what: string; why: string }[] {
-  const { run, tape } = state
-  const checks = state.untested.map((id) => {
-    const skipped = state.checks.find((one) => one.check.id === id)?.skipped
-    return { what: checkLabel(run.card, id), why: skipped ? `skipped: ${skipped.reason}` : '' }
+export function notTestedWords(state: RunState): { what: string; why: string }[] {
+  return notTested(state).map((one) => {
+    switch (one.what) {
+      case 'check':
+        return {
+          what: checkLabel(state.run.card, one.check),
+          why: one.skipped === undefined ? '' : `skipped: ${one.skipped}`,
+        }
+      case 'unjudged':
+        return { what: checkLabel(state.run.card, one.check), why: 'read, and not judged' }
+      case 'hot':
+        return { what: 'hot', why: 'the complaint says warm, and every reading is cold' }
+      case 'leads-flexed':
+        return { what: 'leads flexed', why: 'the complaint comes and goes' }
+    }
   })
-  const unjudged = state.unjudged.map((id) => ({ what: checkLabel(run.card, id), why: 'read, and not judged' }))
-  const hot = tape.entries.some((entry) => entry.kind === 'temperature' && (entry.partC ?? 0) >= 50)
-  const flexed = [...state.evaluations.values()].some((one) => one.entry.reading.conditions?.state?.includes('flexed'))
-  const hasFlex = run.card.checks.some((check) => check.conditions?.state?.includes('flexed'))
-  return [
-    ...checks,
-    ...unjudged,
-    ...(hot ? [] : [{ what: 'hot', why: 'every reading is cold' }]),
-    ...(flexed || hasFlex ? [] : [{ what: 'leads flexed to frame', why: '' }]),
-  ]
+}
+
+const unprovedWords: Record<Exclude<Unproved, 'shorted-turns'>, { head: string; text: string }> = {
+  'output-at-speed': { head: 'Output at speed.', text: 'Ohms at rest do not show it.' },
+  'spark-under-load': { head: 'Spark under load.', text: 'The meter puts on only a few volts.' },
+  'jackets-at-spark-volts': { head: 'Jackets at spark volts.', text: 'The meter puts on only a few volts.' },
+  'insulation-at-volts': { head: 'Insulation at working volts.', text: 'The meter puts on only a few volts.' },
+  'when-hot': { head: 'Hot.', text: 'Every reading is cold.' },
+  movement: { head: 'Movement against its load.', text: 'A right coil can move too little.' },
+  'contacts-under-load': { head: 'Contacts at their working current.', text: 'Ohms and a beep use next to none.' },
+  'pull-in-when-hot': { head: 'Pull-in when hot.', text: 'A warm coil takes more volts.' },
+  'starting-and-pumping': { head: 'Starting, draw and pumping.', text: 'Right windings prove none of them.' },
+  'sound-in-its-instrument': { head: 'How it sounds in its instrument.', text: 'Figures do not tell loudness.' },
+  'shaken-and-hot': { head: 'Shaken, and warm.', text: 'It was read at rest.' },
 }
 
 /** What a pass does not prove, with the share of turns that could be missing and still read inside the limits. */
-export function notProved(state: RunState, figures: Figures): { head: string; text: string }[] {
-  const { run } = state
-  if (!ohmsMiss.includes(run.card.family))
-    return [{ head: 'Working volts and heat.', text: 'Ohms at rest show neither.' }]
+export function notProvedWords(state: RunState, figures: Figures): { head: string; text: string }[] {
+  return notProved(state).map((one) => (one === 'shorted-turns' ? shortedTurns(state, figures) : unprovedWords[one]))
+}
+
+function shortedTurns(state: RunState, figures: Figures): { head: string; text: string } {
   const shares = sharesThatCouldBeGone(state).map(
     ({ check, ohms, upper, share }) =>
-      `${checkPoints(run.card, check)} 1 − ${figures.plain(ohms)}/${figures.plain(upper)} = ${Math.round(100 * share)} %`,
+      `${checkPoints(state.run.card, check)} 1 − ${figures.plain(ohms)}/${figures.plain(upper)} = ${Math.round(100 * share)} %`,
   )
-  return [
-    {
-      head: 'Shorted turns.',
-      text:
-        shares.length > 0
-          ? `A coil that began at its upper limit could have lost this share of its turns and read the same: ${shares.join('; ')}.`
-          : 'A few shorted turns read the same within the limits.',
-    },
-    {
-      head: 'Output at speed, insulation at working volts.',
-      text: 'Ohms at rest show neither; the meter puts on only a few volts.',
-    },
-  ]
+  return {
+    head: 'Shorted turns.',
+    text:
+      shares.length > 0
+        ? `A coil that began at its upper limit could have lost this share of its turns and read the same: ${shares.join('; ')}.`
+        : 'A few shorted turns read the same within the limits.',
+  }
 }
 
 /** Where a winding is hot enough to show what it hides, °C. */
 const hotC = 80
+/** As many as a person does before looking again. */
+const mostActions = 3
 
-/** What would settle it, in the order in which to try it. */
+/** What would settle it, in the order in which to try it; nothing that was done, nothing that the part cannot follow. */
 export function wouldSettle(state: RunState, figures: Figures): { head: string; text: string }[] {
-  const { run, finding } = state
+  const { run, finding, causes } = state
   if (finding.word === 'undecided')
-    return finding.open.slice(0, 4).map((one) => ({ head: openWords(state, one), text: '' }))
-  if (finding.word === 'fault-found')
-    return [
-      {
-        head: 'After the repair',
-        text: 'take the tests again that failed it, and each group to frame: fixing can pinch a wire.',
-      },
-    ]
+    return finding.open.slice(0, mostActions).map((one) => ({ head: openWords(state, one, figures), text: '' }))
+  if (finding.word === 'fault-found') return afterRepair(causes)
+  const left = notProved(state)
   const expected = expectedAt(state, hotC).map(
     ({ check, ohms }) => `${checkPoints(run.card, check)} ${figures.figure(ohms)}`,
   )
-  const volts = run.card.checks.find((check) => check.kind === 'ac-output')
+  const output = run.card.checks.find(({ id, kind }) => kind === 'ac-output' && state.untested.includes(id))
+  return [
+    ...(left.includes('when-hot') && expected.length > 0
+      ? [
+          {
+            head: 'The same readings hot.',
+            text: `At a measured ${figures.temperature(hotC)} expect ${expected.join(', ')}. What lags, jumps or opens is the fault.`,
+          },
+        ]
+      : []),
+    ...(output ? [{ head: `${capital(output.label)}.`, text: output.limits[0]?.text ?? '' }] : []),
+    ...(ohmsMissFaults(run.card) && !output && left.includes('shorted-turns')
+      ? [{ head: 'A known good one in its place.', text: '' }]
+      : []),
+  ]
+}
+
+const windingKinds: ReadonlySet<string> = new Set([
+  'winding-open',
+  'winding-low',
+  'winding-high',
+  'to-frame',
+  'insulation-low',
+  'bridged',
+])
+
+function afterRepair(causes: RunState['causes']): { head: string; text: string }[] {
+  const wound = causes.some(({ kind }) => windingKinds.has(kind))
   return [
     {
-      head: 'The same readings hot, each lead flexed to frame.',
-      text:
-        expected.length > 0
-          ? `At a measured ${figures.temperature(hotC)} expect ${expected.join(', ')}. What lags, jumps or opens is the fault.`
-          : '',
-    },
-    {
-      head: volts ? `Then ${volts.label}.` : 'Then output at speed, beside a known good one.',
-      text: volts?.limits[0]?.text ?? 'The card gives no volts for it.',
+      head: 'After the repair',
+      text: `take the tests again that failed it${wound ? ', and each group to frame: fixing can pinch a wire' : ''}.`,
     },
   ]
 }

@@ -64,11 +64,11 @@ describe('a verdict’s reason', () => {
 })
 
 describe('what keeps a finding open', () => {
-  const words = (open: OpenPoint) => openWords(scene.state, open)
+  const words = (open: OpenPoint) => openWords(scene.state, open, figures)
 
   test.each([
     [{ why: 'not-read', check: 'low' }, 'Orange–grey has not been read.'],
-    [{ why: 'none', check: 'low' }, 'Orange–grey was read and says nothing yet'],
+    [{ why: 'none', check: 'low' }, 'Orange–grey: read, and it says nothing yet'],
     [{ why: 'borderline', check: 'low', leaning: 'within' }, 'at a limit, leaning within'],
     [{ why: 'held', check: 'low' }, 'held by a remark'],
     [{ why: 'take-again', check: 'low' }, 'Take orange–grey again with the probes lifted'],

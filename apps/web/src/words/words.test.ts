@@ -17,7 +17,7 @@ import {
   valveCard,
 } from '@sure-spool/core/testing'
 import { figuresWith, takenParts } from './figures'
-import { findingTitle, notProved, notTested, wouldSettle } from './finding'
+import { findingTitle, notProvedWords, notTestedWords, wouldSettle } from './finding'
 import { groundsOf } from './grounds'
 import { takenAt } from './points'
 import { reasonLine } from './reasons'
@@ -38,10 +38,10 @@ function wordsOf(state: RunState): string[] {
       ...Object.values(takenParts(one, figures)),
       ...groundsOf(one, card, figures).flatMap(({ name, how, gives }) => [name, how, gives]),
     ]),
-    ...notTested(state).flatMap(({ what, why }) => [what, why]),
-    ...notProved(state, figures).flatMap(({ head, text }) => [head, text]),
+    ...notTestedWords(state).flatMap(({ what, why }) => [what, why]),
+    ...notProvedWords(state, figures).flatMap(({ head, text }) => [head, text]),
     ...wouldSettle(state, figures).flatMap(({ head, text }) => [head, text]),
-    ...Object.values(findingTitle(state)),
+    ...Object.values(findingTitle(state, figures)),
   ]
 }
 

@@ -1,17 +1,22 @@
 import type { CheckState, Evaluation, PreparedCard, RelationState } from '../judgement'
 import { pairKey, sideOf } from '../judgement'
-import type { Fault, Finding } from '../state/finding'
 import type { Cause, Fact } from './cause'
+
+/** What the finding holds against the part: a reading, a relation, or a place that was looked at. */
+interface Fault {
+  check?: string
+  relation?: string
+  entry?: string
+  place?: string
+}
 
 export interface CauseInput {
   prepared: PreparedCard
   checks: CheckState[]
   relations: RelationState[]
-  finding: Finding
+  faults: Fault[]
   /** checks that what their parts read explains */
   explained: string[]
-  /** looks that are a fault by themselves: their places */
-  seen: string[]
 }
 
 type Alone = Omit<Cause, 'explains'>
@@ -39,14 +44,11 @@ const hardPath = 1000
  * factsOf(scenes.low().causing).map(({ id }) => id) // [ 'low' ]
  */
 export function factsOf(input: CauseInput): Fact[] {
-  const read = input.finding.faults.map((fault) => factOf(input, fault))
-  const seen = input.seen.map((place): Fact => ({
-    id: place,
-    alone: { kind: 'seen', of: [place] },
-    windings: new Set(),
-    follows: false,
-  }))
-  return [...read, ...seen]
+  return input.faults.map((fault) =>
+    fault.place === undefined
+      ? factOf(input, fault)
+      : { id: fault.place, alone: { kind: 'seen', of: [fault.place] }, windings: new Set(), follows: false },
+  )
 }
 
 function factOf(input: CauseInput, fault: Fault): Fact {

@@ -7,7 +7,7 @@ import type { CauseInput } from './factsOf'
 /**
  * What a winding could be, as its own reading allows and no reading that is within contradicts (METHODS 11.21).
  * @example
- * windingCandidates(scenes.low().causing, factsOf(scenes.low().causing)).map(({ cause }) => cause.kind) // [ 'winding-low' ]
+ * windingCandidates(scenes.low().causing, []).length // 0
  */
 export function windingCandidates(input: CauseInput, facts: Fact[]): Candidate[] {
   const touched = new Set(facts.flatMap(({ windings }) => [...windings]))

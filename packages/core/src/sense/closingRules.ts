@@ -32,7 +32,7 @@ export const windingsUntested: ClosingRule = ({ bench, all, checks }) => {
   )
   const hasFrame = card.terminals.some((terminal) => terminal.id === 'frame') || checks.some((one) => one.check.toFrame)
   const ungrounded = hasFrame ? wound.filter((group) => !group.some((terminal) => framed.has(terminal))) : []
-  const read = new Set(judged.flatMap((one) => one.pair ?? []))
+  const read = new Set(all.filter((one) => !bench.tape.gone.has(one.entry.id)).flatMap((one) => one.pair ?? []))
   const pins = card.plugs.flatMap((plug) => plug.cavities.flatMap((cavity) => cavity.terminal ?? []))
   const unread = pins.filter((pin) => !read.has(pin) && wound.some((group) => group.includes(pin)))
   if (ungrounded.length === 0 && unread.length === 0) return null

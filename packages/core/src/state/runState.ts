@@ -13,7 +13,6 @@ import {
   openWindings,
   prepareCard,
   splitBy,
-  surestOf,
   type PreparedCard,
   judgeRelation,
   judgeWhole,
@@ -21,7 +20,6 @@ import {
   samePoint,
   sideOf,
   confirmationOf,
-  outdated,
   entriesThatStand,
   readTape,
   takenBackIn,
@@ -29,6 +27,7 @@ import {
 } from '../judgement'
 import { progressOf, type StepState } from './stepStates'
 import { verdictsByRelation, withRelations } from './judgedByRelation'
+import { standingByCheck } from './standingByCheck'
 import { findingOf, sumStands, type Finding } from './finding'
 
 /** All that follows from a run's entries. Nothing here is kept as a source: the same run gives the same state. */
@@ -108,9 +107,8 @@ export function runState(run: Run): RunState {
     prepared,
     checks,
     relations,
-    finding,
+    faults: finding.faults,
     explained,
-    seen: finding.faults.flatMap(({ place }) => place ?? []),
   })
   const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
   const progress = progressOf(bench, planSteps(prepared, failedBefore(run)), checks, remarks, finding, isClosed(run))
@@ -165,27 +163,6 @@ const holdsOf = (firings: Firing[]): Set<string> =>
 export function isClosed({ entries }: Pick<Run, 'entries'>): boolean {
   const takenBack = takenBackIn(entries)
   return entriesThatStand({ entries, takenBack }, 'decision').some((entry) => entry.what !== 'more-tests')
-}
-
-/**
- * The readings that stand: of each point the last by each instrument that is neither superseded, taken back, nor of an earlier stage,
- * and of several instruments the surest (METHODS 11.18).
- */
-function standingByCheck({ tape, prepared }: Bench, all: Evaluation[]): Map<string, Evaluation[]> {
-  const points = new Map<string, Map<string, Evaluation>>()
-  for (const evaluation of all) {
-    const { entry, check, point, instrument } = evaluation
-    if (tape.gone.has(entry.id) || outdated(tape, prepared, check, entry, evaluation.pair)) continue
-    const by = points.get(point) ?? new Map<string, Evaluation>()
-    points.delete(point)
-    points.set(point, by.set(instrument?.id ?? '', evaluation))
-  }
-  const byCheck = new Map<string, Evaluation[]>()
-  for (const by of points.values()) {
-    const surest = surestOf([...by.values()])
-    if (surest) byCheck.set(surest.check.id, [...(byCheck.get(surest.check.id) ?? []), surest])
-  }
-  return byCheck
 }
 
 /** None of the readings a failed sum joins counts, until one was retaken and it holds, or it stands as a joint. */

@@ -68,9 +68,8 @@ export function sceneOf(script: Script): Scene {
       prepared,
       checks: state.checks,
       relations: state.relations,
-      finding: state.finding,
+      faults: state.finding.faults,
       explained: state.explained,
-      seen: [],
     },
     standing: (id) => all.filter(({ check, entry }) => check.id === id && !tape.gone.has(entry.id)),
   }

@@ -1,0 +1,150 @@
+import type { Card, Cause, Evaluation, RunState } from '@sure-spool/core'
+import { capital } from './capital'
+import type { Figures } from './figures'
+import { lookWords } from './kinds'
+import { checkLabel, terminalLabel } from './points'
+
+/** One cause in the words of the part, a sentence; direction, quantity and unit are its own. */
+export function causeWords(cause: Cause, state: RunState, figures: Figures): string {
+  const { card } = state.run
+  const [first = '', second = ''] = cause.of
+  const name = capital(namesOf(card, cause.of))
+  const check = capital(checkLabel(card, first))
+  const blades = `${terminalLabel(card, first)}–${terminalLabel(card, second)}`
+  switch (cause.kind) {
+    case 'winding-open':
+      return `${name} open.`
+    case 'winding-low': {
+      if (cause.share === undefined) return `${name} low: turns short.`
+      return `${name} ${Math.round(100 * cause.share)} % low: turns short, at most about that many.`
+    }
+    case 'winding-high':
+      return `${name} reads high: ohms added in it or at its ends.`
+    case 'joint':
+      return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
+    case 'to-frame':
+      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} the frame${ohmsOf(cause, figures)}${alongWords(cause)}.`
+    case 'insulation-low':
+      return `${name} ${cause.of.length > 1 ? 'leak' : 'leaks'} to the frame${ohmsOf(cause, figures)}${voltsOf(cause, figures)}.`
+    case 'bridged':
+      return `${name} are joined${ohmsOf(cause, figures)}.`
+    case 'other-kind':
+      return 'Another construction than the card’s: is it this part?'
+    case 'contact-open':
+      return `Contact ${blades} stays open.`
+    case 'contact-closed':
+      return `Contact ${blades} stays closed.`
+    case 'contact-high':
+      return `Contact ${blades} closes badly${ohmsOf(cause, figures)}.`
+    case 'wire':
+      return `${check}${wireWords(outsideOf(state, first), figures)}.`
+    case 'does-not-operate':
+      return 'It does not operate: driven, and no contact changes.'
+    case 'output':
+    case 'figure':
+      return `${check}${figureWords(outsideOf(state, first), figures)}.`
+    case 'answer':
+      return `${check}: ${outsideOf(state, first)?.entry.reading.answer ?? 'not what it should be'}.`
+    case 'draw':
+      return drawWords(state, first, figures)
+    case 'bars':
+      return barWords(state, cause.of)
+    case 'items':
+      return cause.of.map((index) => itemWords(state, index, figures)).join(' ')
+    case 'unlike':
+      return `${check} and what it should be alike to are apart.`
+    case 'seen':
+      return seenWords(state, first)
+  }
+}
+
+/** Windings by their labels; of a lone terminal its own. */
+function namesOf(card: Card, ids: string[]): string {
+  const names = ids.map((id) => card.windings.find((one) => one.id === id)?.label ?? terminalLabel(card, id))
+  return names.length > 2 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}` : names.join(' and ')
+}
+
+const ohmsOf = ({ ohms }: Cause, figures: Figures): string =>
+  ohms === undefined ? '' : `: ${figures.bound(Number(ohms.toPrecision(3)))}`
+const voltsOf = ({ volts }: Cause, figures: Figures): string =>
+  volts === undefined ? '' : ` at ${figures.bound(volts, 'voltage')}`
+const alongWords = ({ along }: Cause): string =>
+  along === undefined ? '' : along < 1 / 3 ? ', near its start' : along > 2 / 3 ? ', near its end' : ', in its middle'
+
+const outsideOf = (state: RunState, id: string): Evaluation | undefined =>
+  state.checks
+    .find(({ check }) => check.id === id)
+    ?.points.findLast(({ evaluation, verdict }) => evaluation && verdict === 'outside')?.evaluation
+
+function figureWords(one: Evaluation | undefined, figures: Figures): string {
+  if (!one) return ' is off'
+  const { min, max } = one.limit?.band ?? {}
+  const value = one.judged ?? one.net ?? one.bound
+  const speed = one.entry.reading.conditions?.rpm
+  const at = speed === undefined ? '' : ` at ${figures.plain(speed)}\u2009rpm`
+  const read = value === undefined ? '' : `: ${figures.bound(value, one.quantity ?? 'resistance')}${at}`
+  if (value !== undefined && min !== undefined && value < min)
+    return `${read}, at least ${figures.bound(min, one.quantity ?? 'resistance')} wanted`
+  if (value !== undefined && max !== undefined && value > max)
+    return `${read}, at most ${figures.bound(max, one.quantity ?? 'resistance')} wanted`
+  return read === '' ? ' is off' : read
+}
+
+function wireWords(one: Evaluation | undefined, figures: Figures): string {
+  if (one?.reason === 'unsteady') return ' breaks while it is moved'
+  if (one?.net === undefined) return ' is open'
+  return figureWords(one, figures)
+}
+
+function drawWords(state: RunState, id: string, figures: Figures): string {
+  const relation = state.relations.find((one) => one.relation.id === id)
+  const amps = relation?.relation.kind === 'draw' ? relation.relation.amps : ''
+  const off = relation?.value ?? 0
+  return `${capital(checkLabel(state.run.card, amps))} ${figures.plain(Math.abs(off), 2)} % ${off < 0 ? 'under' : 'over'} volts over ohms.`
+}
+
+/** Low is turns short in any quantity; no current at all, or no path, is an open coil. */
+function barWords(state: RunState, of: string[]): string {
+  const read = state.checks.flatMap(({ check, points }) =>
+    'ring' in check.at
+      ? points.flatMap(({ evaluation }) => (evaluation ? [{ ring: check.at as { ring: number }, evaluation }] : []))
+      : [],
+  )
+  const pairs = of.map((index) => {
+    const one = read.find(({ evaluation }) => String(evaluation.entry.reading.index) === index)
+    const number = Number(index)
+    const next = one && number === one.ring.ring ? 1 : number + 1
+    return { between: `bars ${number} and ${next}`, evaluation: one?.evaluation }
+  })
+  if (pairs.length > 3) return `Bars ${of.join(', ')} read unlike the rest.`
+  return pairs
+    .map(({ between, evaluation }) => {
+      const value = evaluation?.net
+      const { min } = evaluation?.limit?.band ?? {}
+      if (value === undefined || (value === 0 && evaluation?.quantity !== 'resistance'))
+        return `Coil between ${between} open.`
+      return min !== undefined && value < min
+        ? `Turns short in the coil between ${between}.`
+        : `Coil between ${between} reads high.`
+    })
+    .join(' ')
+}
+
+function itemWords(state: RunState, index: string, figures: Figures): string {
+  const what = state.run.card.family === 'ignition-leads' ? 'Lead' : 'Number'
+  const one = state.checks
+    .flatMap(({ points }) => points)
+    .findLast(
+      ({ evaluation, verdict }) => verdict === 'outside' && String(evaluation?.entry.reading.index) === index,
+    )?.evaluation
+  if (one?.reason === 'open-circuit') return `${what} ${index} open.`
+  if (one?.reason === 'unsteady')
+    return (one.entry.reading.drops ?? 0) > 0 ? `${what} ${index} drops out.` : `${what} ${index} unsteady.`
+  return `${what} ${index}${figureWords(one, figures)}.`
+}
+
+function seenWords(state: RunState, place: string): string {
+  const look = state.tape.entries.findLast((one) => one.kind === 'look' && one.place === place)
+  const seen = look?.kind === 'look' ? look.what.map((one) => lookWords[one]).join(', ') : ''
+  return `${capital(place)}${seen === '' ? '' : `: ${seen}`}.`
+}

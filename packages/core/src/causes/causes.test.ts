@@ -1,0 +1,172 @@
+import { describe, expect, test } from '@jest/globals'
+import type { Card, Reading } from '../document'
+import { beepReading } from '../quantity'
+import {
+  armatureCard,
+  chargingCard,
+  compressorCard,
+  leadsCard,
+  plainCard,
+  plainCheck,
+  pocketMeter,
+  relayCard,
+  Script,
+  twinCard,
+} from '../testing'
+
+const on = (card: Card = twinCard()) => new Script(card).ready()
+const causes = (script: Script) =>
+  script.state().causes.map(({ kind, of, explains }) => `${kind} ${of.join()} <${explains.join()}>`)
+const twice = (script: Script, check: string, text: string, more: Partial<Reading> = {}) =>
+  script.read(check, text, { contact: 'clips', ...more }).again(check, text, { contact: 'clips', ...more })
+const pair = (a: string, b: string) => ({ pair: [a, b] as [string, string] })
+
+describe('the finding names the fault (METHODS 11.21)', () => {
+  test('a sound part has none, and an undecided one neither', () => {
+    expect(causes(on().read('low', '318'))).toEqual([])
+    expect(causes(on().read('low', 'OL 40M'))).toEqual([])
+  })
+
+  test('a low coil carries the share of its ohms that is missing, and its low series is no second fault', () => {
+    const script = on().read('low', '164.3').read('high', '36.7').read('series', '200.5')
+    expect(causes(script)).toEqual(['winding-low low <low,series>'])
+    expect(script.state().causes[0]?.share).toBeCloseTo(1 - 164.3 / 318, 2)
+  })
+
+  test('an open coil opens its series: one fault', () => {
+    const script = twice(twice(on().read('low', '318'), 'high', 'OL 40M'), 'series', 'OL 40M')
+    expect(causes(script)).toEqual(['winding-open high <high,series>'])
+  })
+
+  test('a high coil, and two coils at once', () => {
+    expect(causes(twice(on().read('low', '318'), 'high', '52.0'))).toEqual(['winding-high high <high>'])
+    expect(causes(on().read('low', '164').read('high', '24.1'))).toEqual([
+      'winding-low low <low>',
+      'winding-low high <high>',
+    ])
+  })
+
+  test('a part to frame: a hard path, and leakage apart from it', () => {
+    const to = (text: string) => on().put({ kind: 'proof', of: 'same-metal' }).read('frame', text, pair('O', 'frame'))
+    expect(causes(to('18 Ω'))).toEqual(['to-frame high,low <frame>'])
+    expect(to('18 Ω').state().causes[0]?.ohms).toBe(18)
+    expect(causes(to('270 kΩ'))).toEqual(['insulation-low high,low <frame>'])
+  })
+
+  test('a beep to frame is under its threshold', () => {
+    const script = on().put({
+      kind: 'reading',
+      check: 'frame',
+      reading: beepReading(true, 35, { instrument: pocketMeter.id, contact: 'tips', ...pair('O', 'frame') }),
+    })
+    expect(script.state().causes[0]).toMatchObject({ kind: 'to-frame', ohms: 35 })
+  })
+
+  test('of three legs in star the one that both failing pairs share, where the third is within', () => {
+    const legs = (uv: string, vw: string, wu: string) =>
+      twice(twice(twice(on(chargingCard()), 'uv', uv), 'vw', vw), 'wu', wu)
+    expect(causes(legs('0.95', '0.63', '0.95'))).toEqual(['winding-high u <uv,wu>'])
+  })
+
+  test('a whole that two parts could explain as well names neither', () => {
+    expect(causes(on().read('series', '200'))).toEqual(['figure series <series>'])
+    expect(causes(on().read('low', '290').read('series', '300'))).toEqual(['winding-low high <series>'])
+  })
+
+  test('three pins whose winding is open', () => {
+    const script = on(compressorCard())
+    for (const [text, at] of [
+      ['OL 40M', pair('C', 'S')],
+      ['OL 40M', pair('R', 'S')],
+    ] as const)
+      twice(script, 'pins', text, at)
+    expect(causes(script.read('pins', '5.08', pair('C', 'R')))).toEqual(['winding-open start <pins>'])
+  })
+
+  test('pins of another construction are no fault, and are asked about', () => {
+    const script = on(compressorCard())
+      .read('pins', '1.84', pair('C', 'R'))
+      .read('pins', '1.85', pair('C', 'S'))
+      .read('pins', '1.86', pair('R', 'S'))
+    expect(script.state().finding.word).toBe('undecided')
+    expect(script.state().causes).toMatchObject([{ kind: 'other-kind', explains: [] }])
+  })
+
+  test('a joint that stands after clipping explains the part that reads high', () => {
+    const script = on()
+      .read('low', '322')
+      .read('high', '52.1')
+      .read('series', '358.4')
+      .again('high', '52.0', { contact: 'clips' })
+      .again('low', '322', { contact: 'clips' })
+    expect(script.state().causes.map(({ kind }) => kind)).toContain('joint')
+  })
+
+  test('bars, and leads of a set, by their numbers in one', () => {
+    const bars = on(armatureCard())
+    for (const [i, text] of ['.41', '.42', '.30', '.41', '.42', '.41', '.31', '.42'].entries())
+      bars.read('bars', text, { index: i + 1 })
+    expect(causes(bars)).toEqual(['bars 3,7 <bars>'])
+    const leads = on(leadsCard())
+    for (let index = 1; index <= 3; index++) leads.read('still', index === 2 ? '40k' : '6.1k', { index, x: 0.4 })
+    leads.again('still', '40k', { index: 2, x: 0.4 })
+    expect(causes(leads)).toEqual(['items 2 <still>'])
+  })
+
+  test('a contact stuck closed, by its blades', () => {
+    const script = on(relayCard()).read('coil', '90', pair('85', '86'))
+    const rest = { conditions: { drive: null } }
+    const driven = { conditions: { drive: { plus: '85', minus: '86' } } }
+    for (const [check, text, at, how] of [
+      ['rest', '0.1', pair('30', '87a'), rest],
+      ['rest', 'OL 40M', pair('30', '87'), rest],
+      ['rest', 'OL 40M', pair('87', '87a'), rest],
+      ['driven', '0.1', pair('30', '87a'), driven],
+      ['driven', '0.1', pair('30', '87'), driven],
+      ['driven', '0.1', pair('87', '87a'), driven],
+    ] as const)
+      script.read(check, text, { ...at, ...how })
+    expect(script.state().causes).toMatchObject([{ kind: 'contact-closed', of: ['30', '87a'] }])
+  })
+
+  test('what was seen is a cause where it is a fault by itself, and a later look at the place takes its place', () => {
+    const look = (what: 'chafed' | 'sound', fault?: true) => ({
+      kind: 'look' as const,
+      place: 'lead at the clamp',
+      what: [what],
+      ...(fault ? { fault } : {}),
+    })
+    const damaged = on().put(look('chafed', true))
+    expect(damaged.state().finding.word).toBe('fault-found')
+    expect(causes(damaged)).toEqual(['seen lead at the clamp <lead at the clamp>'])
+    expect(on().put(look('chafed')).state().finding.word).not.toBe('fault-found')
+    expect(damaged.put(look('sound')).state().causes).toEqual([])
+  })
+
+  test('a low output beside an open coil is no second fault; alone it is its own', () => {
+    const card = plainCard({
+      family: 'ignition-stator',
+      terminals: ['a', 'b'].map((id) => ({ id, label: id, aliases: [] })),
+      windings: [{ id: 'coil', label: 'coil', from: 'a', to: 'b', ohms: 300, tolerancePct: 10, material: 'copper' }],
+      checks: [
+        plainCheck('coil', 'resistance', { pair: ['a', 'b'] }, { kind: 'band', min: 270, max: 330 }),
+        plainCheck('volts', 'ac-output', { pair: ['a', 'b'] }, { kind: 'atLeast', value: 17 }),
+      ],
+    })
+    const low = (coil: string) => {
+      const script = twice(on(card), 'coil', coil)
+      return script.read('volts', '2.0').again('volts', '2.0')
+    }
+    expect(causes(low('OL 40M'))).toEqual(['winding-open coil <coil,volts>'])
+    expect(causes(low('300'))).toEqual(['output volts <volts>'])
+  })
+
+  test('a plain lead with ohms in it', () => {
+    const card = plainCard({
+      family: 'other',
+      terminals: ['a', 'frame'].map((id) => ({ id, label: id, aliases: [] })),
+      checks: [plainCheck('earth', 'continuity', { pair: ['a', 'frame'] }, { kind: 'closed', atMost: 0.15 })],
+    })
+    expect(causes(twice(on(card), 'earth', '0.9'))).toEqual(['wire earth <earth>'])
+  })
+})

@@ -1,0 +1,113 @@
+import type { Family } from '../document'
+import { ohmsMiss } from '../sense'
+import type { RunState } from './runState'
+
+/** What a pass of this part leaves unproved, an id each; worded in one place. */
+export type Unproved =
+  | 'shorted-turns'
+  | 'output-at-speed'
+  | 'spark-under-load'
+  | 'jackets-at-spark-volts'
+  | 'insulation-at-volts'
+  | 'when-hot'
+  | 'movement'
+  | 'contacts-under-load'
+  | 'pull-in-when-hot'
+  | 'starting-and-pumping'
+  | 'sound-in-its-instrument'
+  | 'shaken-and-hot'
+
+const byFamily: Record<Family, Unproved[]> = {
+  'ignition-stator': ['shorted-turns', 'output-at-speed', 'insulation-at-volts', 'when-hot'],
+  'charging-stator': ['shorted-turns', 'output-at-speed', 'insulation-at-volts', 'when-hot'],
+  'low-ohm-stator': ['shorted-turns', 'output-at-speed', 'insulation-at-volts', 'when-hot'],
+  'ignition-coil': ['shorted-turns', 'spark-under-load', 'insulation-at-volts', 'when-hot'],
+  'coil-pack': ['shorted-turns', 'spark-under-load', 'insulation-at-volts', 'when-hot'],
+  'ignition-leads': ['jackets-at-spark-volts'],
+  'injector-solenoid': ['movement', 'when-hot'],
+  'valve-solenoid': ['movement', 'when-hot'],
+  solenoid: ['movement', 'when-hot'],
+  'solenoid-set': ['movement', 'when-hot'],
+  relay: ['contacts-under-load', 'pull-in-when-hot'],
+  compressor: ['starting-and-pumping', 'when-hot'],
+  motor: ['insulation-at-volts', 'when-hot'],
+  armature: ['insulation-at-volts', 'when-hot'],
+  pickup: ['sound-in-its-instrument'],
+  'speed-sensor': ['output-at-speed', 'when-hot'],
+  sender: ['shaken-and-hot'],
+  thermistor: ['shaken-and-hot'],
+  other: ['insulation-at-volts', 'when-hot'],
+}
+
+/** From here up a winding is hot enough to show what it hides, °C. */
+const hotFromC = 50
+
+/**
+ * Whether a part was read warm: a measured temperature of 50 °C or more.
+ * @example
+ * wasHot(scenes.sound().state) // false
+ */
+export const wasHot = ({ tape }: Pick<RunState, 'tape'>): boolean =>
+  tape.temperatures.some(({ partC = 0 }) => partC >= hotFromC)
+
+/** Kinds of check whose pass proves what stands here. */
+const provedBy: Partial<Record<Unproved, ReadonlySet<string>>> = {
+  'shorted-turns': new Set(['ac-output', 'response']),
+  'output-at-speed': new Set(['ac-output', 'dc-output', 'response']),
+  'insulation-at-volts': new Set(['insulation']),
+}
+
+/**
+ * What the readings of this part do not prove, by its family, without what was done and what it does not have (METHODS 4): no insulation where there is no frame, no heat where it was read hot, no movement that was seen.
+ * @example
+ * notProved(scenes.sound().state) // [ 'shorted-turns', 'output-at-speed', 'insulation-at-volts', 'when-hot' ]
+ */
+export function notProved(state: RunState): Unproved[] {
+  const { card } = state.run
+  const passed = new Set(state.checks.filter(({ verdict }) => verdict === 'within').map(({ check }) => check.kind))
+  const hasFrame = state.checks.some(({ check }) => check.toFrame) || card.terminals.some(({ id }) => id === 'frame')
+  return byFamily[card.family].filter((one) => {
+    if ([...(provedBy[one] ?? [])].some((kind) => (passed as Set<string>).has(kind))) return false
+    if (one === 'insulation-at-volts') return hasFrame
+    return one !== 'when-hot' || !wasHot(state)
+  })
+}
+
+/** Something that was not tested: a check of the card, or what its complaint asks for. */
+export type Untested =
+  | { what: 'check'; check: string; skipped?: string }
+  | { what: 'unjudged'; check: string }
+  | { what: 'hot' | 'leads-flexed' }
+
+/**
+ * What was not tested: checks without a reading, checks whose readings judge nothing, and what the complaint asks for and nobody did.
+ * Never what was read, seen or tried, and no flexing where there are no leads.
+ * @example
+ * notTested(scenes.sound().state).at(-1) // { what: 'check', check: 'flex' }
+ */
+export function notTested(state: RunState): Untested[] {
+  const { run } = state
+  const checks = state.untested.map((check): Untested => {
+    const skipped = state.checks.find((one) => one.check.id === check)?.skipped?.reason
+    return { what: 'check', check, ...(skipped === undefined ? {} : { skipped }) }
+  })
+  const unjudged = state.unjudged.map((check): Untested => ({ what: 'unjudged', check }))
+  const warm = run.unit.complaint.includes('trips-when-hot') && !wasHot(state)
+  const hasLeads = run.card.terminals.some(({ wire }) => wire !== undefined)
+  const asked = run.unit.complaint.includes('intermittent') && hasLeads
+  const flexed = [...state.evaluations.values()].some((one) => one.entry.reading.conditions?.state?.includes('flexed'))
+  const listed = run.card.checks.some(({ conditions }) => conditions?.state?.includes('flexed'))
+  return [
+    ...checks,
+    ...unjudged,
+    ...(warm ? [{ what: 'hot' as const }] : []),
+    ...(asked && !flexed && !listed ? [{ what: 'leads-flexed' as const }] : []),
+  ]
+}
+
+/**
+ * Whether ohms at rest are known to miss faults of this part, so that a known good one beside it tells more.
+ * @example
+ * ohmsMissFaults(scenes.sound().run.card) // true
+ */
+export const ohmsMissFaults = ({ family }: { family: Family }): boolean => ohmsMiss.includes(family)
