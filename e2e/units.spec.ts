@@ -87,7 +87,7 @@ test('after a repair the next run begins with what failed, in the condition it l
   await bench.touches('orange', 'tan')
   await bench.type('36.5')
   await bench.toFinding()
-  await expect(page.getByRole('heading', { level: 1 }).last()).toContainText('Fault found')
+  await expect(page.getByRole('heading', { level: 1 }).last()).toContainText('Low-speed charge coil 25 % low')
   const rewind = page.getByRole('button', { name: /^rewind/ })
   await rewind.first().click()
   await page.keyboard.type('shorted')

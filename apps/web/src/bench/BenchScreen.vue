@@ -37,6 +37,7 @@ const bench = useBench()
 const router = useRouter()
 const grounds = ref(false)
 const deciding = ref(false)
+const reopened = ref(false)
 const told = refAutoReset('', 10_000)
 const reading = ref<InstanceType<typeof ReadingWork>>()
 const finding = ref<InstanceType<typeof FindingPanel>>()
@@ -59,6 +60,7 @@ const step = computed(() => bench.current?.step)
 const isReading = computed(() => step.value?.kind === 'reading')
 const atFinding = computed(() => step.value?.kind === 'finding')
 watch(atFinding, () => screenChanged())
+watch(atFinding, () => (reopened.value = false))
 watch(() => bench.stepId, stepChanged)
 const shownEvaluation = computed(() => bench.evaluationOf(bench.current?.entry) ?? bench.lastReading)
 const again = computed(() => againVerb(bench.doing, bench.current?.status, bench.contact))
@@ -66,7 +68,8 @@ const again = computed(() => againVerb(bench.doing, bench.current?.status, bench
 const situation = computed<BenchSituation>(() => {
   if (!bench.run || !step.value) return 'absent'
   if (question.value) return 'asking'
-  if (step.value.kind === 'finding') return deciding.value ? 'deciding' : bench.state?.closed ? 'closed' : 'finding'
+  if (step.value.kind === 'finding')
+    return deciding.value ? 'deciding' : bench.state?.closed && !reopened.value ? 'closed' : 'finding'
   if (line.value) return 'line'
   if (holding.value && answers.value) return answers.value.prefix ? 'prefix' : 'held'
   const { kind } = step.value
@@ -137,6 +140,7 @@ useScreenKeys(
     turn: () => reading.value?.turn(),
     grounds: () => (grounds.value = !grounds.value && shownEvaluation.value !== undefined),
     decide: () => bench.goTo('finding'),
+    decideAgain: () => (reopened.value = true),
     mute: () => (muted.value = muted.value === 'yes' ? 'no' : 'yes'),
     sheet: () => router.push({ name: 'sheet', params: { run: props.run } }),
     card: makeCard,
@@ -151,7 +155,14 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
 <template>
   <main v-if="bench.run && bench.state" class="bench" :class="{ finding: atFinding }" @click="backToLine">
     <UnitLine class="unit-area" :run="bench.run" />
-    <FindingPanel v-if="atFinding" ref="finding" class="whole" :onward="tray.label.value" @asking="deciding = $event" />
+    <FindingPanel
+      v-if="atFinding"
+      ref="finding"
+      v-model:again="reopened"
+      class="whole"
+      :onward="tray.label.value"
+      @asking="deciding = $event"
+    />
     <template v-else>
       <PathColumn class="path-area" />
       <section class="work-area" aria-label="The step">

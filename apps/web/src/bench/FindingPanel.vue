@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { entriesThatStand } from '@sure-spool/core'
 import { computed, ref } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
+import { decisionWords } from '../words/kinds'
 import { findingTitle } from '../words/finding'
 import { foundLines } from '../words/lines'
 import AskLine from './AskLine.vue'
@@ -15,6 +17,8 @@ import FindingMeaning from './FindingMeaning.vue'
 /** The finding: every judged line with its ruler, what was not tested, what a pass does not prove, and the decision. */
 defineProps<{ onward: string }>()
 const emit = defineEmits<{ asking: [open: boolean] }>()
+/** a closed run is decided once more */
+const again = defineModel<boolean>('again', { default: false })
 const bench = useBench()
 const shop = useShop()
 const figures = useFigures()
@@ -33,9 +37,12 @@ const decision = computed(() =>
   state.value.tape.entries.findLast((entry) => entry.kind === 'decision' && !state.value.tape.takenBack.has(entry.id)),
 )
 
+/** Decisions that a later one took the place of: struck, not gone. */
+const earlier = computed(() => entriesThatStand(state.value.tape, 'decision').slice(0, -1))
+
 function choose(at: number): boolean {
   const choice = choices.value[at]
-  if (!choice || state.value.closed) return false
+  if (!choice || (state.value.closed && !again.value)) return false
   chosen.value = choice
   emit('asking', true)
   return true
@@ -45,6 +52,7 @@ function decide(why: string): void {
   const choice = chosen.value
   if (!choice) return
   leave()
+  again.value = false
   bench.add({ kind: 'decision', what: choice.what, why, ...(choice.about.length > 0 ? { about: choice.about } : {}) })
   if (choice.what === 'more-tests')
     bench.goTo(state.value.steps.find((one) => one.status === 'to-do' || one.status === 'skipped')?.step.id ?? null)
@@ -84,13 +92,15 @@ defineExpose({ choose })
       <FindingMeaning :state="state" />
     </div>
     <footer class="decide">
-      <p v-if="state.closed && decision?.kind === 'decision'" class="closed">
-        <strong>Decided.</strong> {{ decision.why }}
+      <p v-if="state.closed && !again && decision?.kind === 'decision'" class="closed">
+        <s v-for="one in earlier" :key="one.id" class="muted">{{ decisionWords[one.what] }}: {{ one.why }}</s>
+        <strong>Decided: {{ decisionWords[decision.what] }}.</strong> {{ decision.why }}
         <span class="muted">The run is closed; a note or an outcome can still be added.</span>
         <span class="after">
           <RouterLink class="runs" :to="{ name: 'unit', params: { id: state.run.unit.id } }"
             >its runs, and what became of it</RouterLink
           >
+          <ScreenKey quiet act="decideAgain" />
           <ScreenKey v-if="onward" main act="onward" :label="onward" />
         </span>
       </p>
@@ -105,6 +115,7 @@ defineExpose({ choose })
           :hint="choice.hint"
         />
       </div>
+      <p v-if="chosen" class="follows" role="status">{{ chosen.follows }}</p>
       <AskLine v-if="chosen" :question="`${chosen.label}: why?`" @keep="decide" @leave="leave" />
     </footer>
   </div>
@@ -129,6 +140,12 @@ defineExpose({ choose })
 }
 .head > :first-child {
   min-width: 0;
+}
+s {
+  margin-right: 12px;
+}
+.follows {
+  font-weight: 600;
 }
 h1 {
   font-size: 40px;

@@ -35,6 +35,7 @@ export const benchKeys = stateKeys(
     say: { keys: [...'abcdefgh'], label: 'what it does', cap: 'a–h', when: ['answer'] },
     pick: { keys: [...'ab'], label: 'how it was taken', cap: 'a b', when: ['figure'] },
     choose: { keys: [...'abcef'], label: 'decide', cap: 'a b c e f', when: ['finding'], settles: true },
+    decideAgain: { keys: ['d'], label: 'decide again', when: ['closed'] },
     onward: { keys: ['Enter'], label: 'the next part', when: ['closed'] },
     up: { keys: ['ArrowUp'], label: 'up the path', when: resting, repeats: true },
     down: { keys: ['ArrowDown'], label: 'down the path', when: resting, repeats: true },

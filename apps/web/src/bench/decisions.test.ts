@@ -37,6 +37,32 @@ describe('what can be decided', () => {
     expect(words(choicesFor(new Script(twinCard()).ready().state(), 'failed-coil'))[0]).toBe('more-tests')
   })
 
+  test('of a frame contact: a splice first, and the winding all the same', () => {
+    const script = new Script(twinCard())
+      .ready()
+      .put({ kind: 'proof', of: 'same-metal', terminal: 'frame', text: '0.1' })
+    const decided = words(choicesFor(script.read('frame', '18 Ω', { pair: ['O', 'frame'] }).state(), 'failed-coil'))
+    expect(decided[0]).toBe('splice')
+    expect(decided.some((one) => one.startsWith('rewind'))).toBe(true)
+  })
+
+  test('after an undecided one a suspected winding can be rewound, and nothing is accepted', () => {
+    const choices = choicesFor(new Script(twinCard()).ready().read('high', 'OL 40M').state(), 'failed-coil')
+    expect(words(choices)).toContain('rewind high')
+    expect(choices.find(({ what }) => what === 'return')?.follows).toContain('neither accepted nor rejected')
+    expect(words(choicesFor(new Script(twinCard()).ready().state(), 'failed-coil'))).not.toContain('rewind')
+  })
+
+  test('of a good part its neighbour can be replaced', () => {
+    const choice = choicesFor(sound().state(), 'failed-coil').find(({ what }) => what === 'replace-neighbour')
+    expect(choice?.follows).toContain('neither accepted nor rejected')
+  })
+
+  test('what the habit adds is named apart from what failed', () => {
+    const [all] = choicesFor(new Script(twinCard()).ready().read('low', '238').state(), 'whole-core')
+    expect(all?.follows).toContain('Failed: low-speed charge coil. Added by habit: high-speed charge coil.')
+  })
+
   test('never more than five, each with its words', () => {
     for (const state of [
       sound().state(),

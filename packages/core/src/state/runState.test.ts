@@ -202,3 +202,15 @@ test('an optional test that read outside keeps the finding open while a question
   expect(state.holding?.id).toBe('prefix-decides')
   expect(state.finding).toMatchObject({ word: 'undecided', open: [{ why: 'held', check: 'flex' }] })
 })
+
+test('the last decision decides whether a run is closed: more tests open it again, and what was said stays on the tape', () => {
+  const decided = (...what: ('return' | 'more-tests' | 'rewind')[]) =>
+    what.reduce(
+      (script, one) => script.put({ kind: 'decision', what: one, why: 'made up' }),
+      new Script(twinCard()).ready().read('low', '322'),
+    )
+  expect(decided('return').state().closed).toBe(true)
+  expect(decided('more-tests').state().closed).toBe(false)
+  expect(decided('return', 'more-tests').state().closed).toBe(false)
+  expect(decided('return', 'rewind').state().closed).toBe(true)
+})

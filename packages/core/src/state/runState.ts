@@ -156,13 +156,14 @@ const holdsOf = (firings: Firing[]): Set<string> =>
   new Set(firings.flatMap((one) => (one.severity === 'stop' && !one.answered ? one.holds : [])))
 
 /**
- * Whether a decision other than more-tests stands: only decisions, outcomes and notes follow it.
+ * Whether the last decision that stands closes the run: then only decisions, outcomes and notes follow. More tests open it again.
  * @example
  * isClosed(scenes.sound().run) // false
  */
 export function isClosed({ entries }: Pick<Run, 'entries'>): boolean {
   const takenBack = takenBackIn(entries)
-  return entriesThatStand({ entries, takenBack }, 'decision').some((entry) => entry.what !== 'more-tests')
+  const last = entriesThatStand({ entries, takenBack }, 'decision').at(-1)
+  return last !== undefined && last.what !== 'more-tests'
 }
 
 /** None of the readings a failed sum joins counts, until one was retaken and it holds, or it stands as a joint. */
