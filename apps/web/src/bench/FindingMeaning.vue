@@ -41,7 +41,7 @@ const today = useToday(
         <strong>{{ one.what }}</strong> {{ one.todo }}
       </p>
     </section>
-    <section>
+    <section v-if="notTestedWords(state).length > 0">
       <h2 class="label">Not tested</h2>
       <p v-for="one in notTestedWords(state)" :key="one.what" class="untested">
         <VerdictMark mark="none" :size="13" /><span
@@ -56,7 +56,7 @@ const today = useToday(
         <strong>{{ one.head }}</strong> {{ one.text }}
       </p>
     </section>
-    <section>
+    <section v-if="wouldSettle(state, figures).length > 0">
       <h2 class="label">What would settle it</h2>
       <p v-for="(one, i) in wouldSettle(state, figures)" :key="i">
         <strong>{{ one.head }}</strong> {{ one.text }}

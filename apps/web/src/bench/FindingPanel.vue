@@ -146,6 +146,7 @@ s {
 }
 .follows {
   font-weight: 600;
+  padding: 8px 28px 0;
 }
 h1 {
   font-size: 40px;

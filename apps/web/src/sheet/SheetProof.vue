@@ -33,19 +33,23 @@ const figures = useFigures()
         ><h2>Still open</h2>
         <p v-for="(one, i) in state.finding.open" :key="i">{{ openWords(state, one, figures) }}</p></template
       >
-      <h2>Not tested</h2>
-      <p class="untested">
-        <span v-for="one in notTestedWords(state)" :key="one.what"
-          ><VerdictMark mark="none" :size="11" /> {{ one.what
-          }}<template v-if="one.why">, {{ one.why }}</template></span
-        >
-      </p>
-      <h2>What would settle it</h2>
-      <ol>
-        <li v-for="(one, i) in wouldSettle(state, figures)" :key="i">
-          <strong class="n">{{ i + 1 }}</strong> <strong>{{ one.head }}</strong> {{ one.text }}
-        </li>
-      </ol>
+      <template v-if="notTestedWords(state).length > 0">
+        <h2>Not tested</h2>
+        <p class="untested">
+          <span v-for="one in notTestedWords(state)" :key="one.what"
+            ><VerdictMark mark="none" :size="11" /> {{ one.what
+            }}<template v-if="one.why">, {{ one.why }}</template></span
+          >
+        </p>
+      </template>
+      <template v-if="wouldSettle(state, figures).length > 0">
+        <h2>What would settle it</h2>
+        <ol>
+          <li v-for="(one, i) in wouldSettle(state, figures)" :key="i">
+            <strong class="n">{{ i + 1 }}</strong> <strong>{{ one.head }}</strong> {{ one.text }}
+          </li>
+        </ol>
+      </template>
     </section>
   </div>
 </template>

@@ -1,4 +1,5 @@
 import {
+  entriesThatStand,
   expectedAt,
   notProved,
   notTested,
@@ -14,6 +15,7 @@ import { capital } from './capital'
 import { causeWords } from './causes'
 import { checkLabel, checkPoints, takenAt } from './points'
 import type { Figures } from './figures'
+import { lookWords } from './kinds'
 import { reasonLine } from './reasons'
 
 /** The finding in one sentence, and what stands behind it. */
@@ -36,10 +38,14 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
     const several = said.length > 3 ? [...said.slice(0, 3), `And ${said.length - 3} more.`] : said
     return {
       title: several.join(' '),
-      line:
+      line: [
+        seenBeside(state),
         state.explained.length > 0
           ? `${state.explained.map((id) => checkPoints(run.card, id)).join(', ')} reads what its parts read, so it is one fault and not two.`
           : '',
+      ]
+        .filter((one) => one !== '')
+        .join(' '),
     }
   }
   const [open] = finding.open
@@ -48,6 +54,16 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
     title: other ? `Undecided: ${causeWords(other, state, figures)}` : 'Undecided.',
     line: open ? openWords(state, open, figures) : '',
   }
+}
+
+/** What was seen at the part stands as evidence beside the cause; of a place the last look counts. */
+function seenBeside({ tape, causes }: RunState): string {
+  const last = new Map(entriesThatStand(tape, 'look').map((one) => [one.place, one]))
+  const seen = [...last.values()].filter(
+    ({ place, what }) =>
+      what.some((one) => one !== 'sound') && !causes.some(({ kind, of }) => kind === 'seen' && of.includes(place)),
+  )
+  return seen.map(({ place, what }) => `Seen at ${place}: ${what.map((one) => lookWords[one]).join(', ')}.`).join(' ')
 }
 
 /** Kinds of check that are more than ohms at rest. */
@@ -101,7 +117,9 @@ function borderlineWords(one: Evaluation | undefined, leaning: OpenPoint['leanin
   const leans = `leaning ${leaning ?? 'neither way'}`
   switch (one?.reason) {
     case 'guess':
-      return `judged only by a guess, ${leans}: read a known good one beside it.`
+      return one.check.kind === 'resistance'
+        ? `judged only by a guess, ${leans}: read a known good one beside it.`
+        : `judged only by a guess, ${leans}: a stated figure would decide it.`
     case 'zero-leads-first':
       return 'the leads can turn it: zero them, and take it again.'
     case 'low-voltage-test':

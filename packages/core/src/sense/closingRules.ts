@@ -58,14 +58,15 @@ export const staticOnly: ClosingRule = ({ bench, checks, noFaultFound }) => {
 }
 
 /**
- * The complaint comes and goes, and no lead was flexed to frame.
+ * The complaint comes and goes, the part has leads, and none was flexed to frame.
  * @example
  * flexTheLead(scenes.sound().closing) // null
  */
 export const flexTheLead: ClosingRule = ({ bench, all }) => {
   const intermittent = bench.run.unit.complaint.includes('intermittent')
   const flexed = all.some((one) => one.entry.reading.conditions?.state?.includes('flexed'))
-  return intermittent && !flexed ? { id: 'flex-the-lead', severity: 'warn', params: {} } : null
+  const hasLeads = bench.run.card.terminals.some(({ wire }) => wire !== undefined)
+  return intermittent && hasLeads && !flexed ? { id: 'flex-the-lead', severity: 'warn', params: {} } : null
 }
 
 /**

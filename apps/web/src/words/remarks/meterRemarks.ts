@@ -1,5 +1,13 @@
 import type { RemarkTexts } from './remarkTexts'
 
+/** Minutes as a person says them. */
+const age = (minutes: number): string =>
+  minutes >= 2880
+    ? `${Math.round(minutes / 1440)} days`
+    : minutes >= 120
+      ? `${Math.round(minutes / 60)} hours`
+      : `${minutes} minutes`
+
 /** The meter: its range, its signs, its leads and its zero. */
 export const meterRemarks = {
   'over-on-low-range': ({ params, ohms }) => ({
@@ -48,7 +56,7 @@ export const meterRemarks = {
   'stale-zero': ({ params, number }) => ({
     what:
       params['why'] === 'age'
-        ? `The zero is ${number('minutes')} minutes old.`
+        ? `The zero is ${age(number('minutes'))} old.`
         : params['why'] === 'drift'
           ? 'The zero has moved since.'
           : 'The leads or the jack were changed since the zero.',
