@@ -118,6 +118,7 @@ useScreenKeys(
     other: () => answers.value?.b.act(),
     keepSo,
     seen: (key) => plain.see(nth('seen', key)),
+    fault: plain.fault,
     keepLook: plain.keepLook,
     isolate: (key) => plain.isolate(nth('isolate', key)),
     say: (key) => plain.say(nth('say', key)),

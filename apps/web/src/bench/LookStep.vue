@@ -8,6 +8,7 @@ import { looksOffered, type PlainStepActs } from './usePlainStep'
 /** A look: what is seen by its digit, where and what in words. */
 const props = defineProps<{ acts: PlainStepActs }>()
 const seen = computed(() => props.acts.seen.value)
+const isFault = computed(() => props.acts.isFault.value)
 const words = computed({ get: () => props.acts.words.value, set: (text) => props.acts.write(text) })
 const keepLabel = computed(() =>
   seen.value.length === 0 ? 'nothing to be seen' : `keep: ${seen.value.map((one) => lookWords[one]).join(', ')}`,
@@ -36,10 +37,17 @@ const keepLabel = computed(() =>
       @keydown.enter.prevent="acts.keepLook()"
     />
   </p>
-  <ScreenKey main act="keepLook" :label="keepLabel" />
+  <p class="keep">
+    <ScreenKey main act="keepLook" :label="keepLabel" />
+    <ScreenKey v-if="seen.length > 0" act="fault" :aria-pressed="isFault" :main="isFault" />
+  </p>
 </template>
 
 <style scoped>
+.keep {
+  display: flex;
+  gap: 12px;
+}
 .choices {
   display: grid;
   grid-template-columns: repeat(5, minmax(0, 1fr));

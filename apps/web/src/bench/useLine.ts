@@ -46,6 +46,10 @@ export function useLine(bench: ReturnType<typeof useBench>) {
   function keep(): void {
     if (!line.value) return
     const text = keptText(line.value)
+    if (isReading() && bench.meter?.ranging === 'hand' && /^(?:ol|o\.l|0l|open|inf|∞)$/i.test(text)) {
+      problem.value = 'Over which range? Type it behind: OL 20M. Alone it proves nothing on a meter ranged by hand.'
+      return
+    }
     const wrong = bench.keepTyped(text)
     problem.value = wrong ? `${problemWords[wrong]} Nothing was kept of “${text.slice(0, 40)}”.` : ''
     if (!wrong) line.value = null

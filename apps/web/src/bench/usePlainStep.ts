@@ -14,11 +14,14 @@ export function usePlainStep() {
   const step = computed(() => bench.current?.step)
   const seen = ref<LookId[]>([])
   const words = ref('')
+  /** what is seen is a fault by itself, and no mere evidence */
+  const isFault = ref(false)
   watch(
     () => bench.stepId,
     () => {
       seen.value = []
       words.value = ''
+      isFault.value = false
     },
   )
   const answers = computed(() => {
@@ -44,8 +47,11 @@ export function usePlainStep() {
       what: seen.value.length > 0 ? [...seen.value] : ['sound'],
       ...(check === undefined ? {} : { check }),
       ...(text === '' ? {} : { words: text }),
+      ...(isFault.value && seen.value.length > 0 ? { fault: true as const } : {}),
     })
   }
+
+  const fault = () => void (isFault.value = !isFault.value)
 
   function isolate(at: number): void {
     const state = isolations[at]
@@ -72,7 +78,7 @@ export function usePlainStep() {
     if (step.value?.kind === 'supply') bench.supplyWhile = first ? 'on' : 'off'
   }
 
-  return { seen, words, answers, see, write, keepLook, isolate, say, pick }
+  return { seen, words, isFault, answers, see, fault, write, keepLook, isolate, say, pick }
 }
 
 export type PlainStepActs = ReturnType<typeof usePlainStep>

@@ -28,6 +28,9 @@ describe('the typed line', () => {
     expect(keptText(type(overLine('20M'), 'l'))).toBe('OL 20M')
     expect(keptText(type(overLine(''), 'pen'))).toBe('OL')
     expect(keptText(type(overLine('20M'), 'k'))).toBe('OL 20Mk')
+    expect(keptText(type(overLine('20M'), '200k'))).toBe('OL 200k')
+    expect(keptText(type(overLine('20M'), 'l200'))).toBe('OL 200')
+    expect(press(overLine('20M'), 'Backspace').text).toBe('OL ')
   })
 
   test('backspace takes one sign, and nothing grows without end', () => {

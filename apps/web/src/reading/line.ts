@@ -5,6 +5,8 @@ export interface Line {
   prefix: string
   /** an over-range word written by `o`, whose remaining letters are swallowed */
   swallow: string
+  /** the range written by `o`, which a typed one replaces */
+  offered?: true
 }
 
 export const emptyLine: Line = { text: '', prefix: '', swallow: '' }
@@ -26,6 +28,7 @@ export const overLine = (range: string): Line => ({
   text: range === '' ? 'OL' : `OL ${range}`,
   prefix: '',
   swallow: 'lpen',
+  ...(range === '' ? {} : { offered: true as const }),
 })
 
 /** What a key does to an open line: types, steps the prefix (`*`), or takes the last sign away. */
@@ -34,6 +37,10 @@ export function press(line: Line, key: string): Line {
     const at = line.swallow.indexOf(key.toLowerCase())
     if (at >= 0) return { ...line, swallow: line.swallow.slice(at + 1) }
     line = { ...line, swallow: '' }
+  }
+  if (line.offered && (key === 'Backspace' || opening.test(key))) {
+    const { offered: _range, ...own } = line
+    return { ...own, text: key === 'Backspace' ? 'OL ' : `OL ${key}` }
   }
   if (key === '*') return { ...line, prefix: followingPrefix(line.prefix) }
   if (key === 'Backspace') return { ...line, text: line.text.slice(0, -1) }

@@ -43,7 +43,6 @@ function add(derived: boolean): void {
       for: 'any',
       limit: derived ? 'derived' : isOpenTest() ? { kind: 'open', atLeast: 1e6 } : { kind: 'none' },
       source: source?.id ?? 's1',
-      ...(metal() && !isOpenTest() ? { referenceC: 20 } : {}),
     })
   })
 }
