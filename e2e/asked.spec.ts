@@ -89,3 +89,25 @@ test('a figure beyond the meter is asked about, and an over-range sign is no one
   await bench.type('318')
   await expect(bench.tape).toContainText('318')
 })
+
+test('a decision says what follows before it is kept; a closed run is decided again, the old one struck', async ({
+  bench,
+}) => {
+  const { page } = bench
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('164.3')
+  await bench.toFinding()
+  await expect(bench.title).toHaveText(/^Low-speed charge coil \d+ % low: turns short, at most about that many\.$/)
+  await bench.press('a')
+  await expect(page.getByText('The run closes. Rewound: low-speed charge coil')).toBeVisible()
+  await page.keyboard.type('half is gone')
+  await bench.press('Enter')
+  await expect(page.getByText(/^Decided: rewind/)).toBeVisible()
+  await bench.press('d')
+  await page.getByRole('button', { name: /more tests/ }).click()
+  await page.keyboard.type('the owner waits')
+  await bench.press('Enter')
+  await expect(bench.title).not.toContainText('Low-speed charge coil')
+  await bench.allSent()
+})

@@ -92,7 +92,7 @@ test('after a repair the next run begins with what failed, in the condition it l
   await rewind.first().click()
   await page.keyboard.type('shorted')
   await page.keyboard.press('Enter')
-  await expect(page.getByText('Decided.')).toBeVisible()
+  await expect(page.getByText(/^Decided: rewind/)).toBeVisible()
   await bench.allSent()
   await page.getByRole('link', { name: 'its runs, and what became of it' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText(tag)

@@ -1,4 +1,4 @@
-import type { Instrument, MeterRange, Quantity } from '../document'
+import { onceFor, type Instrument, type MeterRange, type Quantity } from '../document'
 import { atMost } from '../conformance'
 
 /**
@@ -6,10 +6,18 @@ import { atMost } from '../conformance'
  * @example
  * rangesFor(knobMeter, 'resistance').length // 6
  */
-export function rangesFor(instrument: Instrument | undefined, quantity: Quantity): MeterRange[] {
-  const ranges = instrument?.functions.find((one) => one.quantity === quantity)?.ranges ?? []
-  return [...ranges].sort((a, b) => a.fullScale - b.fullScale)
-}
+export const rangesFor = (instrument: Instrument | undefined, quantity: Quantity): readonly MeterRange[] =>
+  instrument === undefined ? none : (byQuantity(instrument).get(quantity) ?? none)
+
+const none: readonly MeterRange[] = []
+const byQuantity = onceFor(
+  ({ functions }: Instrument) =>
+    new Map(
+      functions.map(
+        ({ quantity, ranges }) => [quantity, [...ranges].sort((a, b) => a.fullScale - b.fullScale)] as const,
+      ),
+    ),
+)
 
 /**
  * The range a figure was shown on: the one written with it, else the lowest that holds it.

@@ -8,7 +8,7 @@ export const beyondPhysics: ReadingRule = {
   id: 'beyond-physics',
   cause: 'sum',
   test: ({ bench, evaluation, standing }) => {
-    for (const relation of bench.run.card.relations) {
+    for (const relation of bench.prepared.relationsOf.get(evaluation.check.id) ?? []) {
       if (relation.kind !== 'sum') continue
       const whole = standing(relation.whole).at(-1)
       if (!whole || !readsFinite(whole)) continue
@@ -92,7 +92,7 @@ export const oneOpenOfThree: ReadingRule = {
   id: 'one-open-of-three',
   cause: 'sum',
   test: ({ bench, evaluation, standing }) => {
-    for (const members of threes(bench.run.card.relations, evaluation, standing)) {
+    for (const members of threes(bench.prepared.relationsOf.get(evaluation.check.id) ?? [], evaluation, standing)) {
       const open = members.filter(readsOpen)
       if (open.length !== 1 || !members.filter((one) => one !== open[0]).every(readsFinite)) continue
       return { severity: 'stop', params: { open: open[0]?.check.id ?? '', entry: open[0]?.entry.id ?? '' } }
@@ -105,7 +105,7 @@ export const oneOpenOfThree: ReadingRule = {
 export const openAddsNothing: ReadingRule = {
   id: 'open-adds-nothing',
   test: ({ bench, evaluation, standing }) => {
-    for (const relation of bench.run.card.relations) {
+    for (const relation of bench.prepared.relationsOf.get(evaluation.check.id) ?? []) {
       if (relation.kind !== 'sum') continue
       const whole = standing(relation.whole).at(-1)
       const open = relation.parts.flatMap((id) => standing(id).slice(-1)).filter(readsOpen)

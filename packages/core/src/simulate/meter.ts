@@ -65,7 +65,7 @@ export function show(
 
 function rangeFor(
   { instrument, hunting }: SimulatedMeter,
-  ranges: MeterRange[],
+  ranges: readonly MeterRange[],
   seen: number,
   step: number,
   set: number | undefined,

@@ -141,7 +141,9 @@ function judgedAlone(whole: Bench): { bench: Bench; alone: Map<string, Evaluatio
   const { tape, run } = whole
   const judge = (bench: Bench) => tape.readings.flatMap((entry) => evaluate(bench, entry) ?? [])
   const all = judge(whole)
-  const standing = [...standingByCheck(whole, all).values()].flat()
+  // only an open winding splits its group
+  const open = all.some((one) => one.reason === 'open-circuit')
+  const standing = open ? [...standingByCheck(whole, all).values()].flat() : []
   const prepared = splitBy(whole.prepared, openWindings(whole, standing, all))
   const bench = prepared === whole.prepared ? whole : { run, prepared, tape }
   const judged = bench === whole ? all : judge(bench)
