@@ -18,6 +18,7 @@ export const rooms = [
     near: ['state'],
     target: 85,
   },
+  { name: 'causes', folders: ['packages/core/src/causes'], tests: 'core', near: ['causes'], target: 85 },
   { name: 'plan', folders: ['packages/core/src/plan'], tests: 'core', near: ['plan', 'state/path'], target: 85 },
   { name: 'contract', folders: ['packages/contract/src'], tests: 'contract', target: 75 },
   {

@@ -23,7 +23,7 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
     case 'joint':
       return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
     case 'to-frame':
-      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} the frame${ohmsOf(cause, figures)}${alongWords(cause)}.`
+      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} the frame${ohmsOf(cause, figures)}.`
     case 'insulation-low':
       return `${name} ${cause.of.length > 1 ? 'leak' : 'leaks'} to the frame${ohmsOf(cause, figures)}${voltsOf(cause, figures)}.`
     case 'bridged':
@@ -68,9 +68,6 @@ const ohmsOf = ({ ohms }: Cause, figures: Figures): string =>
   ohms === undefined ? '' : `: ${figures.bound(Number(ohms.toPrecision(3)))}`
 const voltsOf = ({ volts }: Cause, figures: Figures): string =>
   volts === undefined ? '' : ` at ${figures.bound(volts, 'voltage')}`
-const alongWords = ({ along }: Cause): string =>
-  along === undefined ? '' : along < 1 / 3 ? ', near its start' : along > 2 / 3 ? ', near its end' : ', in its middle'
-
 const outsideOf = (state: RunState, id: string): Evaluation | undefined =>
   state.checks
     .find(({ check }) => check.id === id)

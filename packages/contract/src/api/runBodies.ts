@@ -26,7 +26,6 @@ export const summarySchema = z.object({
       share: z.number().optional(),
       ohms: z.number().optional(),
       volts: z.number().optional(),
-      along: z.number().optional(),
     }),
   ),
   verdicts: z.array(

@@ -35,8 +35,6 @@ export interface Cause {
   share?: number
   ohms?: number
   volts?: number
-  /** where along the winding it reaches the frame, 0 at its start, 1 at its end; where two ends tell it */
-  along?: number
 }
 
 /** A cause that could be, before it is known what it accounts for: its key tells it from the others. */
