@@ -1,5 +1,6 @@
 import type { Family } from '../document'
-import type { Bench, Evaluation, CheckState } from '../judgement'
+import { below } from '../conformance'
+import { pairKey, readsOpen, type Bench, type CheckState, type Evaluation } from '../judgement'
 import type { Remark } from './rule'
 
 /** What is known when the tape is looked at as a whole. */
@@ -126,10 +127,39 @@ function contradiction(checks: CheckState[]): Remark['params'] | null {
       if (open || silent) return params(one, other)
     }
   }
+  const apart = openAndNot(checks)
+  if (apart) return params(...apart)
   const balanced = checks.find((one) => one.check.kind === 'bars' && one.verdict === 'within')
   const shorted = checks.find((one) => one.check.kind === 'act' && one.verdict === 'outside')
   return balanced && shorted ? params(balanced, shorted) : null
 }
+
+/** One pair that a check reads open and another reads finite below it, under the same conditions: a path that was seen is the stronger. */
+function openAndNot(checks: CheckState[]): [open: CheckState, finite: CheckState] | undefined {
+  const read = checks
+    .filter(({ check }) => check.kind !== 'contacts')
+    .flatMap((state) =>
+      state.points.flatMap(({ evaluation: one }) =>
+        one?.pair && one.quantity === 'resistance' ? [{ state, one }] : [],
+      ),
+    )
+  for (const { state, one } of read) {
+    const most = readsOpen(one) ? (one.bound ?? one.net) : undefined
+    if (most === undefined) continue
+    const finite = read.find(
+      ({ state: other, one: its }) =>
+        other !== state && alikeTaken(its, one) && its.net !== undefined && below(its.net, most) && !readsOpen(its),
+    )
+    if (finite) return [state, finite.state]
+  }
+  return undefined
+}
+
+const alikeTaken = (a: Evaluation, b: Evaluation): boolean =>
+  a.pair !== undefined &&
+  b.pair !== undefined &&
+  pairKey(a.pair) === pairKey(b.pair) &&
+  JSON.stringify(a.entry.reading.conditions ?? {}) === JSON.stringify(b.entry.reading.conditions ?? {})
 
 /**
  * Rewound, and not tested to frame since it was fixed: fixing can pinch.
