@@ -9,7 +9,7 @@ test.each([
   [{ closed: false, finding: 'no-fault-found' }, 'to-do'],
   [{ closed: true, finding: 'no-fault-found', decision: 'return' }, 'accepted'],
   [{ closed: true, finding: 'no-fault-found', decision: 'clean' }, 'accepted'],
-  [{ closed: true, finding: 'undecided', decision: 'return' }, 'accepted'],
+  [{ closed: true, finding: 'undecided', decision: 'return' }, 'neither'],
   [{ closed: true, finding: 'undecided', decision: 'replace' }, 'rejected'],
   [{ closed: true, finding: 'fault-found', decision: 'return' }, 'rejected'],
   [{ closed: true, finding: 'fault-found', decision: 'rewind' }, 'rejected'],
