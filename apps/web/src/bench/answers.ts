@@ -38,19 +38,20 @@ export const reasonsFor = (id: RemarkId): string[] => keepReasons[id] ?? plainRe
  */
 export function answersTo(remark: Remark & Partial<Firing>, bench: Bench, state: RunState, figures: Figures): Answers {
   const entry = remark.entry ?? ''
-  const read = bench.evaluationOf(entry)?.entry
+  const read = bench.evaluationOf(entry)
   const again: Answer = { label: 'take this again', act: () => bench.takeAgain(entry, false, 'taken again') }
   const go = (label: string, step: string): Answer => ({ label, act: () => bench.goTo(step) })
   const retype = (label: string, text: string): Answer => ({
     label,
-    act: () => void (read && bench.retype(read, text)),
+    act: () => void (read && bench.retype(read, text, 'mistyped')),
   })
   const first = (answer: Answer) => ({ a: answer, b: again })
   switch (remark.id) {
     case 'prefix-decides':
       return {
         ...first(again),
-        prefix: (prefix) => void (read && bench.retype(read, inOhms(read.reading.text, prefix))),
+        prefix: (prefix) =>
+          void (read && bench.retype(read, inOhms(read.entry.reading.text, prefix), 'the prefix was asked')),
       }
     case 'condition-missing':
       return first({ label: 'say the speed', act: () => undefined, asks: 'speed' })

@@ -44,13 +44,13 @@ export function useQuestions(tell: (words: string) => void) {
   }
 
   function saySpeed(id: string, words: string): void {
-    const read = bench.evaluationOf(id)?.entry
+    const read = bench.evaluationOf(id)
     const said = typedConditions(
       /\d$/.test(words) ? `${words} rpm` : words,
       { loads: [], states: [] },
       shop.settings.decimalComma,
     )
-    if (read && 'rpm' in said) bench.retype(read, read.reading.text, { rpm: said.rpm })
+    if (read && 'rpm' in said) bench.retype(read, read.entry.reading.text, 'the speed was asked', { rpm: said.rpm })
     else tell(`“${words}” is no speed: type it as 2570 rpm. The reading is kept and waits for it.`)
   }
 

@@ -3,11 +3,11 @@ import {
   type ConditionWords,
   type Conditions,
   type EntryBody,
+  type Evaluation,
   type Instrument,
   type PreparedCheck,
   type Quantity,
   type Reading,
-  type ReadingEntry,
   type ReadingProblem,
   type ReadingSetting,
   type StepState,
@@ -138,18 +138,23 @@ export function useTyping(into: TypedInto) {
     return null
   }
 
-  /** Enters a reading again where it was taken, with another text or under other conditions: the old one was mistyped. */
-  function retype({ id, check, reading }: ReadingEntry, text: string, conditions?: Conditions): ReadingProblem | null {
+  /** Enters a reading again where it was taken, with another text or under other conditions; the old one is only struck. */
+  function retype(
+    { entry: { id, check, reading }, quantity }: Evaluation,
+    text: string,
+    reason: string,
+    conditions?: Conditions,
+  ): ReadingProblem | null {
     const { instrument, leads, contact, range, pair, index, x, xText, decimalComma } = reading
     const at = { instrument, leads, contact, range, pair, index, x, xText }
     const stated = Object.fromEntries(Object.entries(at).filter(([, value]) => value !== undefined)) as ReadingSetting
     const under = { ...reading.conditions, ...conditions }
-    const made = typedReading(text, into.quantity(), decimalComma, {
+    const made = typedReading(text, quantity ?? into.quantity(), decimalComma, {
       ...stated,
       ...(Object.keys(under).length > 0 ? { conditions: under } : {}),
       supersedes: id,
       mistyped: true,
-      reason: 'mistyped',
+      reason,
     })
     if ('problem' in made) return made.problem
     into.add({ kind: 'reading', check, reading: made.reading })

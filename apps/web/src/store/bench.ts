@@ -11,7 +11,7 @@ import {
   type RunState,
   type StepState,
 } from '@sure-spool/core'
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useNow } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { useMeter } from '../reading/useMeter'
@@ -62,13 +62,14 @@ export const useBench = defineStore('bench', () => {
     const { tape } = state.value ?? {}
     return evaluationOf(tape?.readings.filter((entry) => !tape.gone.has(entry.id)).at(-1)?.id)
   })
+  const now = useNow({ interval: 15_000 })
   /** the speed that was last said, while it is fresh: several legs are read at one speed */
   const saidRpm = computed(() => {
     const { tape } = state.value ?? {}
     const said = tape?.readings.findLast(
       (entry) => entry.reading.conditions?.rpm !== undefined && !tape.gone.has(entry.id),
     )
-    return said && Date.now() - Date.parse(said.at) < freshMs ? said.reading.conditions?.rpm : undefined
+    return said && now.value.getTime() - Date.parse(said.at) < freshMs ? said.reading.conditions?.rpm : undefined
   })
   const facts = stepFacts({
     state: () => state.value,

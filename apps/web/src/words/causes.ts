@@ -1,4 +1,4 @@
-import type { Card, Cause, Evaluation, RunState } from '@sure-spool/core'
+import { sideOf, type Card, type Cause, type Evaluation, type RunState } from '@sure-spool/core'
 import { capital } from './capital'
 import type { Figures } from './figures'
 import { lookWords } from './kinds'
@@ -23,19 +23,19 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
     case 'joint':
       return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
     case 'to-frame':
-      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} the frame${ohmsOf(cause, figures)}.`
+      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} the frame${ohmsOf(cause, state, figures)}.`
     case 'insulation-low':
-      return `${name} ${cause.of.length > 1 ? 'leak' : 'leaks'} to the frame${ohmsOf(cause, figures)}${voltsOf(cause, figures)}.`
+      return `${name} ${cause.of.length > 1 ? 'leak' : 'leaks'} to the frame${ohmsOf(cause, state, figures)}${voltsOf(cause, figures)}.`
     case 'bridged':
-      return `${name} are joined${ohmsOf(cause, figures)}.`
+      return `${name} are joined${ohmsOf(cause, state, figures)}.`
     case 'other-kind':
-      return 'Another construction than the card’s: is it this part?'
+      return `${kindWords[first] ?? 'Another construction'}, and not the card’s: is it this part?`
     case 'contact-open':
       return `Contact ${blades} stays open.`
     case 'contact-closed':
       return `Contact ${blades} stays closed.`
     case 'contact-high':
-      return `Contact ${blades} closes badly${ohmsOf(cause, figures)}.`
+      return `Contact ${blades} closes badly${ohmsOf(cause, state, figures)}.`
     case 'wire':
       return `${check}${wireWords(outsideOf(state, first), figures)}.`
     case 'does-not-operate':
@@ -58,14 +58,26 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
   }
 }
 
+/** What three pins read as. */
+const kindWords: Record<string, string> = {
+  'split-phase': 'Reads as run and start winding',
+  balanced: 'Reads as three legs alike',
+  single: 'Reads as one winding and a free pin',
+}
+
 /** Windings by their labels; of a lone terminal its own. */
 function namesOf(card: Card, ids: string[]): string {
   const names = ids.map((id) => card.windings.find((one) => one.id === id)?.label ?? terminalLabel(card, id))
   return names.length > 2 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}` : names.join(' and ')
 }
 
-const ohmsOf = ({ ohms }: Cause, figures: Figures): string =>
-  ohms === undefined ? '' : `: ${figures.bound(Number(ohms.toPrecision(3)))}`
+/** The ohms that were read; of a beep, or of "less than", what they are under. */
+function ohmsOf({ ohms, explains }: Cause, state: RunState, figures: Figures): string {
+  if (ohms === undefined) return ''
+  const said = figures.bound(Number(ohms.toPrecision(3)))
+  const isUnder = explains.some((id) => outsideOf(state, id)?.entry.reading.kind === 'below')
+  return isUnder ? `, under ${said}` : `: ${said}`
+}
 const voltsOf = ({ volts }: Cause, figures: Figures): string =>
   volts === undefined ? '' : ` at ${figures.bound(volts, 'voltage')}`
 const outsideOf = (state: RunState, id: string): Evaluation | undefined =>
@@ -80,9 +92,10 @@ function figureWords(one: Evaluation | undefined, figures: Figures): string {
   const speed = one.entry.reading.conditions?.rpm
   const at = speed === undefined ? '' : ` at ${figures.plain(speed)}\u2009rpm`
   const read = value === undefined ? '' : `: ${figures.bound(value, one.quantity ?? 'resistance')}${at}`
-  if (value !== undefined && min !== undefined && value < min)
+  const side = sideOf(one)
+  if (side === 'low' && min !== undefined)
     return `${read}, at least ${figures.bound(min, one.quantity ?? 'resistance')} wanted`
-  if (value !== undefined && max !== undefined && value > max)
+  if (side === 'high' && max !== undefined)
     return `${read}, at most ${figures.bound(max, one.quantity ?? 'resistance')} wanted`
   return read === '' ? ' is off' : read
 }
@@ -117,10 +130,9 @@ function barWords(state: RunState, of: string[]): string {
   return pairs
     .map(({ between, evaluation }) => {
       const value = evaluation?.net
-      const { min } = evaluation?.limit?.band ?? {}
       if (value === undefined || (value === 0 && evaluation?.quantity !== 'resistance'))
         return `Coil between ${between} open.`
-      return min !== undefined && value < min
+      return evaluation && sideOf(evaluation) === 'low'
         ? `Turns short in the coil between ${between}.`
         : `Coil between ${between} reads high.`
     })

@@ -3,7 +3,6 @@ import {
   expectedAt,
   notProved,
   notTested,
-  ohmsMissFaults,
   sharesThatCouldBeGone,
   wasHot,
   type Evaluation,
@@ -212,9 +211,7 @@ export function wouldSettle(state: RunState, figures: Figures): { head: string; 
         ]
       : []),
     ...(output ? [{ head: `${capital(output.label)}.`, text: output.limits[0]?.text ?? '' }] : []),
-    ...(ohmsMissFaults(run.card) && !output && left.includes('shorted-turns')
-      ? [{ head: 'A known good one in its place.', text: '' }]
-      : []),
+    ...(!output && left.includes('shorted-turns') ? [{ head: 'A known good one in its place.', text: '' }] : []),
   ]
 }
 

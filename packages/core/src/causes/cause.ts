@@ -37,9 +37,11 @@ export interface Cause {
   volts?: number
 }
 
-/** A cause that could be, before it is known what it accounts for: its key tells it from the others. */
+/** A cause by itself, before it is known what it accounts for. */
+export type BareCause = Omit<Cause, 'explains'>
+
 export interface Candidate {
-  cause: Omit<Cause, 'explains'>
+  cause: BareCause
   covers: (fact: Fact) => boolean
   /** the winding failed by a check of its own */
   own: boolean
@@ -50,7 +52,7 @@ export interface Fact {
   /** the check or relation it is of; a place for a look */
   id: string
   /** what this fact says by itself, without looking at the others */
-  alone: Omit<Cause, 'explains'>
+  alone: BareCause
   /** windings on the path of what was read */
   windings: ReadonlySet<string>
   /** the quantity is alternating or moving, and follows its winding */

@@ -8,6 +8,7 @@ import {
   leadsCard,
   plainCard,
   plainCheck,
+  plainTerminals,
   pocketMeter,
   relayCard,
   Script,
@@ -53,6 +54,15 @@ describe('the finding names the fault (METHODS 11.21)', () => {
     expect(causes(to('270 kΩ'))).toEqual(['insulation-low high,low <frame>'])
   })
 
+  test('two windings that reach the frame explain the bridge between them; a bridge alone is its own', () => {
+    const card = twinCard()
+    card.checks.push(plainCheck('between', 'resistance', { pair: ['O', 'V'] }, { kind: 'open', atLeast: 1e6 }))
+    const script = on(card).put({ kind: 'proof', of: 'same-metal' }).read('between', '21 Ω')
+    expect(causes(script)).toEqual(['bridged high,low,trigger <between>'])
+    script.read('frame', '9 Ω', pair('O', 'frame')).read('frame', '12 Ω', pair('V', 'frame'))
+    expect(causes(script)).toEqual(['to-frame high,low <between,frame>', 'to-frame trigger <between,frame>'])
+  })
+
   test('a beep to frame is under its threshold', () => {
     const script = on().put({
       kind: 'reading',
@@ -89,7 +99,7 @@ describe('the finding names the fault (METHODS 11.21)', () => {
       .read('pins', '1.85', pair('C', 'S'))
       .read('pins', '1.86', pair('R', 'S'))
     expect(script.state().finding.word).toBe('undecided')
-    expect(script.state().causes).toMatchObject([{ kind: 'other-kind', explains: [] }])
+    expect(script.state().causes).toEqual([{ kind: 'other-kind', of: ['balanced'], explains: [] }])
   })
 
   test('a joint that stands after clipping explains the part that reads high', () => {
@@ -146,7 +156,7 @@ describe('the finding names the fault (METHODS 11.21)', () => {
   test('a low output beside an open coil is no second fault; alone it is its own', () => {
     const card = plainCard({
       family: 'ignition-stator',
-      terminals: ['a', 'b'].map((id) => ({ id, label: id, aliases: [] })),
+      terminals: plainTerminals('a', 'b'),
       windings: [{ id: 'coil', label: 'coil', from: 'a', to: 'b', ohms: 300, tolerancePct: 10, material: 'copper' }],
       checks: [
         plainCheck('coil', 'resistance', { pair: ['a', 'b'] }, { kind: 'band', min: 270, max: 330 }),
@@ -164,7 +174,7 @@ describe('the finding names the fault (METHODS 11.21)', () => {
   test('a plain lead with ohms in it', () => {
     const card = plainCard({
       family: 'other',
-      terminals: ['a', 'frame'].map((id) => ({ id, label: id, aliases: [] })),
+      terminals: plainTerminals('a', 'frame'),
       checks: [plainCheck('earth', 'continuity', { pair: ['a', 'frame'] }, { kind: 'closed', atMost: 0.15 })],
     })
     expect(causes(twice(on(card), 'earth', '0.9'))).toEqual(['wire earth <earth>'])

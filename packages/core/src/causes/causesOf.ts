@@ -1,4 +1,5 @@
-import { causeKinds, type Candidate, type Cause, type Fact } from './cause'
+import { kindOf } from '../judgement'
+import { causeKinds, type BareCause, type Candidate, type Cause, type Fact } from './cause'
 import { factsOf, type CauseInput } from './factsOf'
 import { windingCandidates } from './windingCauses'
 
@@ -14,16 +15,16 @@ const mostAtOnce = 3
  */
 export function causesOf(input: CauseInput): Cause[] {
   const facts = factsOf(input)
-  if (facts.length === 0) return otherKind(input)
   const candidates = [...windingCandidates(input, facts), ...together(facts)]
     .map((one) => ({ ...one, facts: facts.filter(one.covers) }))
     .filter((one) => one.facts.length > 0)
     .sort((a, b) => rank(a) - rank(b) || Number(b.own) - Number(a.own))
   const chosen = fewest(candidates, facts)
-  return chosen.map(({ cause, facts: told }) => ({
+  const causes = chosen.map(({ cause, facts: told }) => ({
     ...cause,
     explains: [...new Set([...told.map(({ id }) => id), ...explainedBy(input, cause)])].sort(),
   }))
+  return [...causes, ...otherKinds(input)]
 }
 
 interface Covering extends Candidate {
@@ -38,18 +39,25 @@ function together(facts: Fact[]): Candidate[] {
     [...new Set(facts.flatMap(({ alone }) => (alone.kind === kind ? alone.of : [])))].sort(
       (a, b) => Number(a) - Number(b),
     )
+  const grounded = new Set(facts.flatMap(({ alone }) => (alone.kind === 'to-frame' ? alone.of : [])))
+  /** two windings that both reach the frame are joined through it */
+  const bridges = (cause: BareCause, { alone }: Fact) =>
+    cause.kind === 'to-frame' &&
+    alone.kind === 'bridged' &&
+    alone.of.some((id) => cause.of.includes(id)) &&
+    alone.of.every((id) => grounded.has(id))
   for (const { alone } of facts) {
     const inOne = alone.kind === 'bars' || alone.kind === 'items'
     const cause = inOne ? { ...alone, of: numbers(alone.kind) } : alone
     const key = `${cause.kind}|${cause.of.join('|')}`
     if (found.has(key)) continue
-    found.set(key, { cause, own: false, covers: (fact) => saysAlike(cause, fact) })
+    found.set(key, { cause, own: false, covers: (fact) => saysAlike(cause, fact) || bridges(cause, fact) })
   }
   return [...found.values()]
 }
 
 /** Bars explain what the blade or the lamp said of the same ring; a frame contact the others of its group. */
-function saysAlike(cause: Candidate['cause'], { alone }: Fact): boolean {
+function saysAlike(cause: BareCause, { alone }: Fact): boolean {
   if (cause.kind === 'bars') return alone.kind === 'bars' || alone.kind === 'answer'
   if (cause.kind === 'items') return alone.kind === 'items'
   if (cause.kind === 'to-frame')
@@ -94,14 +102,18 @@ function greedy(candidates: Covering[], facts: Fact[]): Covering[] {
 }
 
 /** Wholes that read what their parts read belong to the winding that failed on their path. */
-function explainedBy({ checks, explained }: CauseInput, { kind, of }: Candidate['cause']): string[] {
+function explainedBy({ checks, explained }: CauseInput, { kind, of }: BareCause): string[] {
   if (kind !== 'winding-open' && kind !== 'winding-low' && kind !== 'winding-high') return []
   return explained.filter((id) => checks.find(({ check }) => check.id === id)?.check.touches.has(of[0] ?? ''))
 }
 
-/** Pins of another construction are no fault, and the finding waits for whose they are. */
-function otherKind({ checks }: CauseInput): Cause[] {
-  return checks.flatMap(({ check, reason }) =>
-    reason === 'another-card' ? [{ kind: 'other-kind' as const, of: [check.id], explains: [] }] : [],
-  )
+/** Pins of another construction are no fault, and the finding waits for whose they are: the kind that was found. */
+function otherKinds({ checks }: CauseInput): Cause[] {
+  return checks.flatMap(({ check, reason, points }) => {
+    const kind = kindOf(
+      check,
+      points.flatMap(({ evaluation }) => evaluation ?? []),
+    )
+    return reason === 'another-card' && kind ? [{ kind: 'other-kind' as const, of: [kind], explains: [] }] : []
+  })
 }

@@ -1,6 +1,5 @@
-import type { CheckState, Evaluation, PreparedCard, RelationState } from '../judgement'
-import { pairKey, sideOf } from '../judgement'
-import type { Cause, Fact } from './cause'
+import { pairKey, sideOf, type CheckState, type Evaluation, type PreparedCard, type RelationState } from '../judgement'
+import type { BareCause, Fact } from './cause'
 
 /** What the finding holds against the part: a reading, a relation, or a place that was looked at. */
 interface Fault {
@@ -19,7 +18,7 @@ export interface CauseInput {
   explained: string[]
 }
 
-type Alone = Omit<Cause, 'explains'>
+/** What alternates or moves on a winding follows it. */
 const follows: ReadonlySet<string> = new Set([
   'ac-output',
   'dc-output',
@@ -28,14 +27,7 @@ const follows: ReadonlySet<string> = new Set([
   'response',
   'field',
 ])
-const outputs: ReadonlySet<string> = new Set([
-  'ac-output',
-  'dc-output',
-  'inductance',
-  'capacitance',
-  'response',
-  'field',
-])
+/** Under this it reaches, above it leaks, ohms (METHODS 11.13). */
 const hardPath = 1000
 
 /**
@@ -68,7 +60,7 @@ function factOf(input: CauseInput, fault: Fault): Fact {
   }
 }
 
-function ofRelation(input: CauseInput, { relation, odd, oddReadsHigh }: RelationState): Alone {
+function ofRelation(input: CauseInput, { relation, odd, oddReadsHigh }: RelationState): BareCause {
   const [winding] = odd && odd.check.touches.size === 1 ? [...odd.check.touches] : []
   switch (relation.kind) {
     case 'sum':
@@ -100,14 +92,14 @@ function sharedTerminal({ checks }: CauseInput, parts: string[]): string[] {
   return shared === undefined ? [] : [shared]
 }
 
-function ofReading(input: CauseInput, state: CheckState, one: Evaluation): Alone {
+function ofReading(input: CauseInput, state: CheckState, one: Evaluation): BareCause {
   const { check } = state
   const { reading } = one.entry
   const { kind } = check
   if (reading.index !== undefined) return { kind: 'ring' in check.at ? 'bars' : 'items', of: [String(reading.index)] }
   if (kind === 'contacts') return ofContacts(input, one)
   if (one.reason === 'wrong-answer') return { kind: 'answer', of: [check.id] }
-  if (outputs.has(kind)) return { kind: 'output', of: [check.id] }
+  if (follows.has(kind)) return { kind: 'output', of: [check.id] }
   if (one.reason === 'unlike-the-rest') return { kind: 'unlike', of: [check.id] }
   const frame = one.pair?.find((end) => end === 'frame')
   const [a = '', b = ''] = one.pair ?? []
@@ -143,7 +135,7 @@ interface Touch {
 }
 
 /** A contact stuck closed, stuck open, or of too many ohms: the pair that says so. */
-function ofContacts(input: CauseInput, one: Evaluation): Alone {
+function ofContacts(input: CauseInput, one: Evaluation): BareCause {
   const [a, b] = one.pair ?? []
   if (one.limit?.kind === 'closed' && sideOf(one) === 'high' && one.reason === 'above-maximum' && a !== undefined)
     return { kind: 'contact-high', of: [a, b ?? ''].sort(), ...(one.net === undefined ? {} : { ohms: one.net }) }

@@ -4,7 +4,7 @@ export {
   confirmationOf,
   evaluate,
   isolationAt,
-  isTester,
+  measuredAs,
   isUnsteady,
   lastPlace,
   isUnzeroed,

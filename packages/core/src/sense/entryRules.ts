@@ -1,7 +1,7 @@
 import { chooseRange, rangesFor } from '../meter'
 import { parsedText, unitSlip } from '../quantity'
 import { above, atLeast, atMost, below, expectedOf, openFrom, type Band } from '../conformance'
-import { isTester, quantityOf, type Evaluation } from '../judgement'
+import { measuredAs, quantityOf, type Evaluation } from '../judgement'
 import { meterCannot } from './meterCannot'
 import type { Found, Moment, ReadingRule } from './rule'
 
@@ -159,8 +159,7 @@ export const beyondMeter: ReadingRule = {
     const { entry, instrument, quantity } = evaluation
     const { taken, method, value, high = value } = entry.reading
     if (taken !== 'typed' || method === 'beeper' || high === undefined || quantity === undefined) return null
-    const measured = quantity === 'insulation' && !isTester(instrument) ? 'resistance' : quantity
-    const highest = rangesFor(instrument, measured).at(-1)?.fullScale
+    const highest = rangesFor(instrument, measuredAs(instrument, quantity)).at(-1)?.fullScale
     if (highest === undefined || !above(Math.abs(high), highest)) return null
     return { severity: 'stop', params: { value: high, highest, meter: instrument?.name ?? '' } }
   },

@@ -1,10 +1,10 @@
 import { expect, test } from '@jest/globals'
 import type { Reading } from '../document'
-import { plainCard, plainCheck, Script } from '../testing'
+import { plainCard, plainCheck, plainTerminals, Script } from '../testing'
 
 const card = plainCard({
   family: 'other',
-  terminals: ['a', 'b', 'c'].map((id) => ({ id, label: id, aliases: [] })),
+  terminals: plainTerminals('a', 'b', 'c'),
   windings: [{ id: 'coil', label: 'coil', from: 'a', to: 'b', material: 'copper' }],
   checks: [
     plainCheck('coil', 'resistance', { pair: ['a', 'b'] }, { kind: 'band', min: 270, max: 330 }),

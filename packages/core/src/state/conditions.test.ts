@@ -5,6 +5,7 @@ import {
   compressorCard,
   plainCard,
   plainCheck,
+  plainTerminals,
   pocketMeter,
   relayCard,
   Script,
@@ -23,7 +24,7 @@ const running = () => {
   const { id, kind, limits, conditions } = output()
   return plainCard({
     family: 'charging-stator',
-    terminals: ['a', 'b'].map((one) => ({ id: one, label: one, aliases: [] })),
+    terminals: plainTerminals('a', 'b'),
     checks: [
       {
         id,
@@ -87,7 +88,7 @@ describe('a beep is under the threshold, no beep over it', () => {
   test('a closed limit under the threshold still wants its ohms', () => {
     const card = plainCard({
       family: 'relay',
-      terminals: ['a', 'b'].map((one) => ({ id: one, label: one, aliases: [] })),
+      terminals: plainTerminals('a', 'b'),
       checks: [plainCheck('lead', 'continuity', { pair: ['a', 'b'] }, { kind: 'closed', atMost: 0.2 })],
     })
     expect(first(beep(card, 'lead', true, ['a', 'b']))).toMatchObject({ verdict: 'none', reason: 'range-too-high' })

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import type { CheckState, Evaluation, PointState, RelationState } from '../judgement'
-import { plainCard, plainCheck, fourWireMeter, knobMeter, scenes, sceneOf, Script } from '../testing'
+import { plainCard, plainCheck, plainTerminals, fourWireMeter, knobMeter, scenes, sceneOf, Script } from '../testing'
 import { findingOf, sumStands, type FindingInput } from './finding'
 
 const scene = scenes.sound()
@@ -78,7 +78,7 @@ describe('a borderline reading', () => {
 describe('a meter that could never settle it', () => {
   const card = plainCard({
     family: 'other',
-    terminals: ['A', 'B'].map((id) => ({ id, label: id, aliases: [] })),
+    terminals: plainTerminals('A', 'B'),
     checks: [plainCheck('it', 'resistance', { pair: ['A', 'B'] }, { kind: 'band', min: 0.55, max: 0.6 })],
   })
   const by = (meter: typeof knobMeter) =>

@@ -1,7 +1,7 @@
 export { comparisonOf } from './comparisonOf'
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'
 export { expectedAt, sharesThatCouldBeGone, type HotFigure, type LostShare } from './heatAndTurns'
-export { notProved, notTested, ohmsMissFaults, wasHot, type Unproved, type Untested } from './proof'
+export { notProved, notTested, wasHot, type Unproved, type Untested } from './proof'
 export type { StepState, StepStatus } from './stepStates'
 export { readingSet, type ReadingSet } from './readingSet'
 export { refusalOf, type Refusal } from './refuse'

@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics'
 import type { Verdict } from '../conformance'
 import { worstFirst, type CheckState, type Evaluation, type PointState, type RelationState } from '../judgement'
 
@@ -34,10 +35,8 @@ export function verdictsByRelation(relations: RelationState[]): Map<string, Verd
 }
 
 function farthest(members: Evaluation[]): Evaluation | undefined {
-  const figures = members.map((one) => one.net ?? 0).sort((a, b) => a - b)
-  const median =
-    ((figures[Math.floor((figures.length - 1) / 2)] ?? 0) + (figures[Math.ceil((figures.length - 1) / 2)] ?? 0)) / 2
-  return members.toSorted((a, b) => Math.abs((b.net ?? 0) - median) - Math.abs((a.net ?? 0) - median))[0]
+  const middle = median(members.map((one) => one.net ?? 0))
+  return members.toSorted((a, b) => Math.abs((b.net ?? 0) - middle) - Math.abs((a.net ?? 0) - middle))[0]
 }
 
 /**

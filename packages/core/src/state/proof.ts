@@ -1,5 +1,4 @@
 import type { Family } from '../document'
-import { ohmsMiss } from '../sense'
 import type { RunState } from './runState'
 
 /** What a pass of this part leaves unproved, an id each; worded in one place. */
@@ -104,10 +103,3 @@ export function notTested(state: RunState): Untested[] {
     ...(asked && !flexed && !listed ? [{ what: 'leads-flexed' as const }] : []),
   ]
 }
-
-/**
- * Whether ohms at rest are known to miss faults of this part, so that a known good one beside it tells more.
- * @example
- * ohmsMissFaults(scenes.sound().run.card) // true
- */
-export const ohmsMissFaults = ({ family }: { family: Family }): boolean => ohmsMiss.includes(family)

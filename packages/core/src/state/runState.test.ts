@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Entry } from '../document'
-import { chargingCard, coarseCard, fourWireMeter, knobMeter, draws, Script, twinCard } from '../testing'
+import { chargingCard, coarseCard, fourWireMeter, knobMeter, pocketMeter, draws, Script, twinCard } from '../testing'
 import { runState, type RunState } from './runState'
 import { summarise } from './summary'
 
@@ -213,4 +213,28 @@ test('the last decision decides whether a run is closed: more tests open it agai
   expect(decided('more-tests').state().closed).toBe(false)
   expect(decided('return', 'more-tests').state().closed).toBe(false)
   expect(decided('return', 'rewind').state().closed).toBe(true)
+})
+
+describe('two meters at one point stand side by side (METHODS 11.18)', () => {
+  const both = (first: string, second: string) =>
+    new Script(twinCard(), { instruments: [pocketMeter, knobMeter] })
+      .ready()
+      .read('low', first, { instrument: pocketMeter.id })
+      .read('low', second, { instrument: knobMeter.id })
+  const judged = (script: Script) => script.state().checks.find(({ check }) => check.id === 'low')?.points
+
+  test('the surest figure is judged, whichever came last', () => {
+    expect(judged(both('322', '321'))).toHaveLength(1)
+    expect(judged(both('322', '321'))?.[0]?.evaluation?.entry.reading.value).toBe(322)
+  })
+  test('read open by both it stands: the other meter is the second touch, whichever came first', () => {
+    expect(both('OL 40M', 'OL 20M').state().finding.faults).toMatchObject([{ check: 'low' }])
+    expect(both('OL 20M', 'OL 20M').state().finding.faults).toMatchObject([{ check: 'low' }])
+  })
+  test('open on one and finite below that bound on the other holds both', () => {
+    const { holding } = both('322', 'OL 20M').state()
+    expect(holding).toMatchObject({ id: 'tests-disagree', severity: 'stop' })
+    expect(holding?.holds).toHaveLength(2)
+    expect(both('322', 'OL 200').state().holding?.id).not.toBe('tests-disagree')
+  })
 })

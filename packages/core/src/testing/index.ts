@@ -10,6 +10,7 @@ export {
   pickupCard,
   plainCard,
   plainCheck,
+  plainTerminals,
   relayCard,
   senderCard,
   valveCard,

@@ -27,6 +27,9 @@ export function plainCard(parts: Partial<Card> & Pick<Card, 'family'>): Card {
 
 const terminal = (id: string) => ({ id, label: id, aliases: [] })
 
+/** Terminals that are called what they are named. */
+export const plainTerminals = (...ids: string[]) => ids.map(terminal)
+
 /** A check with one limit from the card's first source. */
 export function plainCheck(
   id: string,

@@ -63,7 +63,6 @@ export const knobMeter: Instrument = {
   name: 'Knob meter K3',
   overSign: '1',
   ranging: 'hand',
-  beepsBelow: 35,
   functions: [
     {
       quantity: 'resistance',

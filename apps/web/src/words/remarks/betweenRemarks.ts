@@ -34,10 +34,17 @@ export const betweenRemarks = {
     what: `Two coils on one core, and their ratio is ${figures.plain(number('ratio'), 3)} where the card says ${figures.plain(number('stated'), 3)}.`,
     todo: `Temperature moves both alike, so ${pair('odd')} is out.`,
   }),
-  'tests-disagree': ({ card, text }) => ({
-    what: `${capital(checkLabel(card, text('one')))} and ${checkLabel(card, text('stronger'))} say different things.`,
-    todo: `One was not what it seemed; ${checkLabel(card, text('stronger'))} is the stronger.`,
-  }),
+  'tests-disagree': ({ card, params, text }) => {
+    if ('meter' in params)
+      return {
+        what: `${text('meter')} and this meter part here: one reads open, the other a figure.`,
+        todo: 'Neither counts until one is taken again.',
+      }
+    return {
+      what: `${capital(checkLabel(card, text('one')))} and ${checkLabel(card, text('stronger'))} say different things.`,
+      todo: `One was not what it seemed; ${checkLabel(card, text('stronger'))} is the stronger.`,
+    }
+  },
   'twins-both-off': () => ({
     what: 'The twins are alike, and both are off the card or an estimate.',
     todo: 'Alike is not proved right.',

@@ -32,7 +32,8 @@ function contactCouldGive(evaluation: Evaluation): boolean {
 /**
  * Whether an outside reading stands, or has to be read again with the probes lifted between (METHODS 4, 11.2): high ohms need
  * a second touch, by clips where the limit is under 10 Ω; a low reading needs none.
- * @param earlier readings of the same point and stage before it, neither mistyped nor taken back
+ * Of two meters the other's reading confirms, whichever came first.
+ * @param readings all of the run; those of the same point and stage, neither mistyped nor taken back, confirm
  * @example
  * confirmationOf(scenes.low().tape, scenes.low().of('low'), scenes.low().all) // 'stands'
  */
@@ -44,7 +45,7 @@ export function confirmationOf(tape: Tape, evaluation: Evaluation, readings: Eva
   const clipped = ({ entry }: Evaluation) => entry.reading.contact === 'clips'
   const confirmed = samePoint(tape, evaluation, readings).some(
     (one) =>
-      one.entry.n < evaluation.entry.n &&
+      (one.entry.n < evaluation.entry.n || one.instrument !== evaluation.instrument) &&
       one.verdict === 'outside' &&
       (unsteady ? one.reason === 'unsteady' && clipped(one) : sideOf(one) === sideOf(evaluation)),
   )

@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Limit } from '../../document'
-import { plainCard, plainCheck, pocketMeter, Script } from '../../testing'
+import { plainCard, plainCheck, plainTerminals, pocketMeter, Script } from '../../testing'
 
 const card = (limit: Limit) =>
   plainCard({
     family: 'solenoid',
-    terminals: ['a', 'b'].map((id) => ({ id, label: id, aliases: [] })),
+    terminals: plainTerminals('a', 'b'),
     windings: [{ id: 'coil', label: 'coil', from: 'a', to: 'b', material: 'resistive' }],
     checks: [plainCheck('coil', 'resistance', { pair: ['a', 'b'] }, limit)],
   })

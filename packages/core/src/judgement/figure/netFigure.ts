@@ -22,7 +22,7 @@ export function netFigure(
   const { reading } = base.entry
   const { instrument } = base
   const ohmic = quantity === 'resistance'
-  const measured = quantity === 'insulation' && !isTester(instrument) ? 'resistance' : quantity
+  const measured = measuredAs(instrument, quantity)
   const leads = ohmic ? applied : undefined
   const shared = { ...base, ...(leads ? { leads } : {}), temperature }
   if (reading.kind === 'over' || reading.kind === 'above' || reading.kind === 'below') {
@@ -81,6 +81,14 @@ export function netFigure(
  */
 export const isTester = (instrument: Instrument | undefined): boolean =>
   instrument?.functions.some((one) => one.quantity === 'insulation') ?? false
+
+/**
+ * The function of an instrument that a quantity is read on: insulation without a tester on its ohms.
+ * @example
+ * measuredAs(pocketMeter, 'insulation') // 'resistance'
+ */
+export const measuredAs = (instrument: Instrument | undefined, quantity: Quantity): Quantity =>
+  quantity === 'insulation' && !isTester(instrument) ? 'resistance' : quantity
 
 /** Takes a known parallel resistance out of a reading: 1/R = 1/m − 1/p; Infinity where the reading is p itself or more. */
 function withoutParallel(net: { ohms: number; u: number }, parallel: number): { ohms: number; u: number } {

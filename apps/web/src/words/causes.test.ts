@@ -1,0 +1,46 @@
+import { describe, expect, test } from '@jest/globals'
+import { beepReading, type Reading } from '@sure-spool/core'
+import { armatureCard, compressorCard, pocketMeter, Script, twinCard } from '@sure-spool/core/testing'
+import { causeWords } from './causes'
+import { figuresWith } from './figures'
+
+const said = (script: Script) => {
+  const state = script.state()
+  return state.causes.map((cause) =>
+    causeWords(
+      cause,
+      state,
+      figuresWith(() => false),
+    ).replaceAll('\u2009', ' '),
+  )
+}
+const on = (card = twinCard()) => new Script(card).ready().put({ kind: 'proof', of: 'same-metal', text: '0.1' })
+const toFrame: Partial<Reading> = { pair: ['O', 'frame'] }
+
+describe('a cause says what was read, and no more', () => {
+  test('a beep is under its threshold, and no figure', () => {
+    const beep = beepReading(true, 35, { instrument: pocketMeter.id, contact: 'tips', ...toFrame })
+    const script = on().put({ kind: 'reading', check: 'frame', reading: beep })
+    expect(said(script)).toEqual(['High-speed charge coil and low-speed charge coil reach the frame, under 35 Ω.'])
+  })
+  test('ohms to frame are told as they were read; above a kilohm it leaks', () => {
+    expect(said(on().read('frame', '18 Ω', toFrame))[0]).toMatch(/reach the frame: 18 Ω\.$/)
+    expect(said(on().read('frame', '270 kΩ', toFrame))[0]).toMatch(/leak to the frame: 270 kΩ\.$/)
+  })
+  test('of bars the low one has turns short, between which two', () => {
+    const bars = new Script(armatureCard()).ready()
+    for (const [i, text] of ['.41', '.42', '.41', '.30', '.42', '.41', '.41', '.42'].entries())
+      bars.read('bars', text, { index: i + 1 })
+    expect(said(bars)).toEqual(['Turns short in the coil between bars 4 and 5.'])
+  })
+  test('of another construction it says which', () => {
+    const pins = new Script(compressorCard()).ready()
+    for (const [text, pair] of [
+      ['1.84', ['C', 'R']],
+      ['1.85', ['C', 'S']],
+      ['1.86', ['R', 'S']],
+    ] as [string, [string, string]][])
+      pins.read('pins', text, { pair })
+    expect(said(pins)).toEqual(['Reads as three legs alike, and not the card’s: is it this part?'])
+  })
+})

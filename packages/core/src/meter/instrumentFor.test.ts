@@ -1,0 +1,30 @@
+import { describe, expect, test } from '@jest/globals'
+import { bridgeMeter, growler, insulationTester, knobMeter, pocketMeter } from '../testing'
+import { instrumentFor, instrumentsFor } from '.'
+
+const kit = [pocketMeter, knobMeter, insulationTester, bridgeMeter, growler]
+const ids = (quantity: Parameters<typeof instrumentsFor>[1], some = kit) =>
+  instrumentsFor(some, quantity).map(({ id }) => id)
+
+describe('a step asks for an instrument that reads its quantity', () => {
+  test('in the order of the kit', () => {
+    expect(ids('resistance')).toEqual(['m2', 'k3'])
+    expect(ids('inductance')).toEqual(['l4'])
+    expect(ids('current')).toEqual(['m2', 'g1'])
+    expect(ids('field')).toEqual([])
+  })
+  test('for insulation a tester first, the ohms of a multimeter behind it', () => {
+    expect(ids('insulation')).toEqual(['t1', 'm2', 'k3'])
+    expect(ids('insulation', [knobMeter, bridgeMeter])).toEqual(['k3'])
+  })
+  test('a function without a range reads nothing', () => {
+    const empty = { ...pocketMeter, functions: [{ quantity: 'resistance' as const, ranges: [] }] }
+    expect(ids('resistance', [empty, knobMeter])).toEqual(['k3'])
+  })
+  test('the one in the hand stays where it can read it', () => {
+    expect(instrumentFor(kit, 'resistance', 'k3')?.id).toBe('k3')
+    expect(instrumentFor(kit, 'inductance', 'k3')?.id).toBe('l4')
+    expect(instrumentFor(kit, 'insulation', 'k3')?.id).toBe('k3')
+    expect(instrumentFor(kit, 'field', 'm2')).toBeUndefined()
+  })
+})
