@@ -44,6 +44,10 @@ const keepLabel = computed(() =>
 </template>
 
 <style scoped>
+.choices :deep(.key-button) {
+  padding-inline: 8px;
+  gap: 8px;
+}
 .keep {
   display: flex;
   gap: 12px;

@@ -27,6 +27,14 @@ describe('a cause says what was read, and no more', () => {
     expect(said(on().read('frame', '18 Ω', toFrame))[0]).toMatch(/reach the frame: 18 Ω\.$/)
     expect(said(on().read('frame', '270 kΩ', toFrame))[0]).toMatch(/leak to the frame: 270 kΩ\.$/)
   })
+  test('a winding beyond a low range is not called open, nor given ohms', () => {
+    const beyond = (text: string) => said(on().read('high', text).again('high', text))
+    expect(beyond('OL 200')).toEqual([
+      'High-speed charge coil reads beyond 200 Ω: broken, or ohms added; a higher range tells.',
+    ])
+    expect(beyond('OL 40M')).toEqual(['High-speed charge coil open.'])
+    expect(beyond('52.1')).toEqual(['High-speed charge coil reads high: ohms added in it or at its ends.'])
+  })
   test('of bars the low one has turns short, between which two', () => {
     const bars = new Script(armatureCard()).ready()
     for (const [i, text] of ['.41', '.42', '.41', '.30', '.42', '.41', '.41', '.42'].entries())

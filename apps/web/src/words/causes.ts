@@ -19,7 +19,7 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
       return `${name} ${Math.round(100 * cause.share)} % low: turns short, at most about that many.`
     }
     case 'winding-high':
-      return `${name} reads high: ohms added in it or at its ends.`
+      return `${name} ${highWords(cause, state, figures)}.`
     case 'joint':
       return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
     case 'to-frame':
@@ -63,6 +63,16 @@ const kindWords: Record<string, string> = {
   'split-phase': 'Reads as run and start winding',
   balanced: 'Reads as three legs alike',
   single: 'Reads as one winding and a free pin',
+}
+
+/** An over-range below a hundred times the winding proves no break (METHODS 11.13): what it is beyond is said, and what would tell. */
+function highWords({ explains }: Cause, state: RunState, figures: Figures): string {
+  const over = explains
+    .map((id) => outsideOf(state, id))
+    .find((one) => one?.bound !== undefined && one.net === undefined)
+  return over?.bound === undefined
+    ? 'reads high: ohms added in it or at its ends'
+    : `reads beyond ${figures.bound(over.bound)}: broken, or ohms added; a higher range tells`
 }
 
 /** Windings by their labels; of a lone terminal its own. */
