@@ -44,10 +44,6 @@ const keepLabel = computed(() =>
 </template>
 
 <style scoped>
-.choices :deep(.key-button) {
-  padding-inline: 8px;
-  gap: 8px;
-}
 .keep {
   display: flex;
   gap: 12px;
@@ -59,6 +55,8 @@ const keepLabel = computed(() =>
 }
 .choices :deep(.key-button) {
   width: 100%;
+  padding-inline: 8px;
+  gap: 8px;
 }
 @media (max-width: 1100px) {
   .choices {
