@@ -2,7 +2,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { shopSchema, type Shop, type ShopRun, type Unit } from '@sure-spool/contract'
-import { comparisonOf, type Card } from '@sure-spool/core'
+import { comparisonOf, type Card, type Entry } from '@sure-spool/core'
 import {
   bridgeMeter,
   fourWireMeter,
@@ -110,9 +110,13 @@ function shopRun({ run }: Script, unit: Unit): ShopRun {
     startedAt: run.startedAt,
     startedBy: run.entries[0]?.by ?? unit.takenInBy,
     ...(run.compare === undefined ? {} : { compare: run.compare }),
-    entries: run.entries,
+    entries: run.entries.map(seconded),
   } as ShopRun
 }
+
+/** What somebody who is learning decides, the owner stands for. */
+const seconded = (entry: Entry): Entry =>
+  entry.kind === 'decision' && entry.by === person('Wil') ? { ...entry, second: person('Ines') } : entry
 
 const all = [...history(cards), ...finished, ...kinds, ...open, ...together].map(told)
 const shop: Shop = shopSchema.parse({

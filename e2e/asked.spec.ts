@@ -111,3 +111,60 @@ test('a decision says what follows before it is kept; a closed run is decided ag
   await expect(bench.title).not.toContainText('Low-speed charge coil')
   await bench.allSent()
 })
+
+test('undecided: each thing that would settle it is one key from the step that does it', async ({ bench }) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('318')
+  await bench.press('d')
+  const first = bench.page.getByRole('button', { name: /has not been read/ }).first()
+  await expect(first).toHaveAttribute('aria-keyshortcuts', '1')
+  const name = (await first.innerText()).replace(/^1\s*/, '').replace(/ has not been read\.$/, '')
+  await bench.press('1')
+  await expect(bench.page.getByRole('heading', { level: 1 })).toContainText(new RegExp(name.split('–')[0] ?? '', 'i'))
+  await bench.type('36.5')
+  await bench.press('d')
+  await expect(bench.page.getByRole('button', { name: `${name} has not been read.` })).toHaveCount(0)
+})
+
+test('a construction that three pins read as stands beside the others, on the bench and on the sheet', async ({
+  bench,
+}) => {
+  await bench.takeIn('C3')
+  await bench.prepare()
+  for (const figure of ['4.9', '11.7', '16.6']) await bench.type(figure)
+  const told = bench.page.getByRole('complementary', { name: 'What it means' })
+  await expect(told).toContainText('common pin C, run pin R, start pin S')
+  await expect(told).toContainText('Three alike')
+  await bench.press('d', 'p')
+  await expect(bench.page.locator('.prove')).toContainText('common pin C, run pin R, start pin S')
+})
+
+test('on a meter ranged by hand the over-range key takes the range said last at this step, else the one asked for', async ({
+  bench,
+}) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  for (let turns = 0; turns < 6 && !(await bench.title.getByText('Knob meter K3').isVisible()); turns++)
+    await bench.press('j')
+  await bench.press('o')
+  await expect(bench.figure).toContainText('OL 2k')
+  await bench.press('Backspace', 'Backspace', '2', '0', 'M')
+  await expect(bench.figure).toContainText(/OL ?20M/)
+  await bench.press('Enter', 't', 'o')
+  await expect(bench.figure).toContainText(/OL ?20M/)
+})
+
+test('what wants test volts puts the tester into the hand, whatever was taken up before', async ({ bench }) => {
+  await bench.takeIn('C3')
+  await bench.prepare()
+  await bench.type('4.9')
+  await expect(bench.verdict).toContainText('it waits for the others that it is judged with')
+  for (const figure of ['11.7', '16.6']) await bench.type(figure)
+  await bench.type('0.1')
+  const hand = bench.page.locator('.unit-area')
+  for (let turns = 0; turns < 6 && !(await hand.getByText('Multimeter M2').isVisible()); turns++) await bench.press('j')
+  for (const key of ['o', 'Enter', 'd']) await bench.press(key)
+  await bench.page.getByRole('button', { name: /use the insulation tester/ }).click()
+  await expect(hand).toContainText('Insulation tester T1')
+})

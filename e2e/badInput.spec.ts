@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, test } from './world'
 
 /** what the server refuses, the browser notes */
@@ -66,6 +67,53 @@ test('a reading the server refuses is set aside with a sentence, and the rest go
   await bench.type('36.5')
   await expect(bench.page.getByRole('status').first()).toHaveText(/^everything kept, 1 set aside/)
   const saving = bench.page.waitForEvent('download')
-  await bench.page.getByRole('button', { name: /export/ }).click()
+  await bench.page.getByRole('link', { name: /1 set aside/ }).click()
+  const row = bench.page.getByRole('row', { name: /Reading 319/ })
+  await expect(row).toContainText('refused for this test')
+  await bench.press('s')
   expect((await saving).suggestedFilename()).toBe('set-aside.json')
+  await bench.press('a')
+  await expect(bench.page.getByText('The server would not take it this time either.')).toBeVisible()
+  await context.unroute('**/api/v1/runs/*/entries')
+  await bench.press('a')
+  await expect(bench.page.getByText('Nothing is set aside.')).toBeVisible()
+  await expect(bench.page.getByRole('status').first()).toHaveText('everything kept')
+})
+
+test('what was set aside is thrown away with its reason, or taken in again from its file', async ({
+  bench,
+  context,
+}) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.allSent()
+  const refuse = (detail: string) =>
+    context.route('**/api/v1/runs/*/entries', (route) =>
+      route.fulfill({
+        status: 422,
+        contentType: 'application/problem+json',
+        body: JSON.stringify({ type: '/problems/entry-refused', title: 'no', status: 422, detail }),
+      }),
+    )
+  await refuse('not now')
+  await bench.type('318')
+  await bench.page.getByRole('link', { name: /1 set aside/ }).click()
+  await expect(bench.page.getByRole('row', { name: /Reading 318/ })).toBeVisible()
+  const saving = bench.page.waitForEvent('download')
+  await bench.press('s')
+  const file = await (await saving).path()
+  await bench.press('x')
+  await bench.page.keyboard.type('entered on the other bench')
+  await bench.press('Enter')
+  await expect(bench.page.getByText('Nothing is set aside.')).toBeVisible()
+  await context.unroute('**/api/v1/runs/*/entries')
+  await bench.page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('[1]') })
+  await expect(bench.page.getByText(/x\.json is not a file of what was set aside/)).toBeVisible()
+  await bench.page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'set-aside.json', mimeType: 'application/json', buffer: readFileSync(file) })
+  await expect(bench.page.getByText('1 of 1 were not here yet; they go up now.')).toBeVisible()
+  await expect(bench.page.getByRole('status').first()).toHaveText('everything kept')
 })

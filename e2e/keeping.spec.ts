@@ -190,3 +190,22 @@ test('a screen that was never loaded says so while the server is away, and opens
   await expect(page.getByRole('heading', { name: 'The queue' })).toHaveCount(0)
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
+
+test('a clock that is off is said, what is kept stands in the right time and says by how much it was off', async ({
+  bench,
+  world,
+}) => {
+  await bench.page.clock.setSystemTime(Date.now() + 10 * 60_000)
+  await bench.takeIn('18 twin')
+  await expect(bench.page.getByRole('status').first()).toContainText('this clock is 10 minutes ahead')
+  await bench.prepare()
+  await bench.type('322')
+  await expect(bench.page.getByRole('status').first()).toContainText('everything kept')
+  await expect
+    .poll(async () => typed(await world.get<RunView>(`/runs/${bench.runId}`)), { timeout: 20_000 })
+    .toEqual(['322'])
+  const { run } = await world.get<RunView>(`/runs/${bench.runId}`)
+  const entry = run.entries.at(-1)
+  expect(Math.abs((entry?.clock ?? 0) + 600)).toBeLessThan(30)
+  expect(Math.abs(Date.parse(entry?.at ?? '') - Date.now())).toBeLessThan(60_000)
+})

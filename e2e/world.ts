@@ -5,15 +5,19 @@ import { anyPort } from '../tools/lib/database.mjs'
 import { startServer, type RunningServer } from '../tools/lib/server.mjs'
 import { BenchPage } from './benchPage'
 
+type House = { openHouse: true; env?: Record<string, string> } | { openHouse: false; setupCode: string }
+
 /** A real server on a real database of its own, that a test may kill and start again on the same port. */
 export class World {
   private constructor(
     private port: number,
     private databaseUrl: string,
     private server: RunningServer,
+    private house: House,
   ) {}
 
-  static async begin(name: string): Promise<World> {
+  /** @param house the demo's, which signs nobody in, or an empty one that takes its owner by a code */
+  static async begin(name: string, house: House = { openHouse: true }): Promise<World> {
     const root = process.env['TEST_DATABASE_URL']
     if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test.')
     const connection = await createConnection(root)
@@ -21,7 +25,13 @@ export class World {
     await connection.end()
     const port = await anyPort()
     const databaseUrl = `${root.replace(/\/$/, '')}/${name}`
-    const world = new World(port, databaseUrl, await startServer({ port, databaseUrl, logFile: `.data/${name}.log` }))
+    const world = new World(
+      port,
+      databaseUrl,
+      await startServer({ port, databaseUrl, logFile: `.data/${name}.log`, ...house }),
+      house,
+    )
+    if (!house.openHouse) return world
     const body = readFileSync('demo/shop.json')
     const response = await fetch(`${world.address}/api/v1/shop/import`, {
       method: 'POST',
@@ -61,6 +71,7 @@ export class World {
       port: this.port,
       databaseUrl: this.databaseUrl,
       logFile: '.data/spool_test_again.log',
+      ...this.house,
     })
   }
 

@@ -14,28 +14,38 @@ export async function build() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now && existsSync(join(root, 'apps/web/dist/index.html')))
     return
   say('Building …')
-  const bin = (name) => join(root, 'node_modules/.bin', name)
   const web = quiet(bin('vite'), ['build', 'apps/web', '--logLevel', 'warn'])
   if (web.code !== 0) throw new Stop(`The web app does not build:\n${web.output}`)
-  const server = quiet(bin('esbuild'), [
-    'apps/server/src/main.ts',
-    'apps/server/src/heavy/heavyWork.worker.ts',
+  const server = bundle(['apps/server/src/main.ts', 'apps/server/src/heavy/heavyWork.worker.ts'], 'apps/server/dist')
+  if (server.code !== 0) throw new Stop(`The server does not build:\n${server.output}`)
+  writeFileSync(stamp, now)
+}
+
+/** Our TypeScript as plain modules, each entry one file; packages from the registry stay outside. */
+export function bundle(entries, outdir) {
+  const ours = {
+    '@sure-spool/core': 'core/src/index.ts',
+    '@sure-spool/core/testing': 'core/src/testing/index.ts',
+    '@sure-spool/core/simulate': 'core/src/simulate/index.ts',
+    '@sure-spool/contract': 'contract/src/index.ts',
+    '@sure-spool/contract/canonical': 'contract/src/hash/canonical.ts',
+    '@sure-spool/contract/openapi': 'contract/src/api/openapi.ts',
+  }
+  return quiet(bin('esbuild'), [
+    ...entries,
     '--bundle',
     '--platform=node',
     '--format=esm',
     '--target=node20',
     '--packages=external',
-    `--alias:@sure-spool/core=${join(root, 'packages/core/src/index.ts')}`,
-    `--alias:@sure-spool/contract/canonical=${join(root, 'packages/contract/src/hash/canonical.ts')}`,
-    `--alias:@sure-spool/contract/openapi=${join(root, 'packages/contract/src/api/openapi.ts')}`,
-    `--alias:@sure-spool/contract=${join(root, 'packages/contract/src/index.ts')}`,
-    '--outdir=apps/server/dist',
+    ...Object.entries(ours).map(([name, path]) => `--alias:${name}=${join(root, 'packages', path)}`),
+    `--outdir=${outdir}`,
     '--entry-names=[name]',
     '--log-level=warning',
   ])
-  if (server.code !== 0) throw new Stop(`The server does not build:\n${server.output}`)
-  writeFileSync(stamp, now)
 }
+
+const bin = (name) => join(root, 'node_modules/.bin', name)
 
 function hashOfSources() {
   const hash = createHash('sha256')

@@ -20,6 +20,10 @@ await run(async () => {
   try {
     if (elsewhere && reset)
       throw new Stop('--reset is refused with DATABASE_URL: this program throws away only data it made itself.')
+    if (!/^(127\.|localhost$|::1$)/.test(host))
+      throw new Stop(
+        `The demo signs nobody in, so it listens on this machine alone, not on ${host}. For a network: npm start`,
+      )
     checkMachine()
     await ensureCommands(...(elsewhere ? [] : ['mariadbd']))
     await ensurePackages()
@@ -27,7 +31,13 @@ await run(async () => {
     await portMustBeFree()
     if (reset) rmSync(demoFolder, { recursive: true, force: true })
     const url = elsewhere ?? (await privateDatabase(running))
-    const server = await startServer({ port, host, databaseUrl: url, logFile: join(dataFolder, 'server.log') })
+    const server = await startServer({
+      port,
+      host,
+      databaseUrl: url,
+      logFile: join(dataFolder, 'server.log'),
+      openHouse: true,
+    })
     running.unshift(server)
     await loadDemo(server.address)
     say(`Sure Spool is ready: ${server.address}`)

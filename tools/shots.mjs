@@ -49,6 +49,44 @@ await run(async () => {
   await take('bench-upright', bench('SQ-0431'), { width: 800, height: 1280 })
   await take('bench-set', bench('SQ-0443'))
   await take('finding', bench('SQ-0410'))
+  await take('finding-undecided', bench('SQ-0424'), {
+    act: async (page) => {
+      for (let steps = 0; steps < 14; steps++) await page.keyboard.press('ArrowDown')
+    },
+  })
+  await take('door', '/', {
+    act: async (page) => {
+      const people = [
+        ['Ines Okafor-Lind', 'owner'],
+        ['Tam Reyes-Holt', 'technician'],
+        ['Wil Dace', 'learner'],
+      ].map(([name, access], i) => ({ id: `p${i}`, name, access }))
+      const at = new Date().toISOString()
+      const one = { id: 'b', name: 'window bench', kind: 'bench', joinedAt: at, seenAt: at }
+      // the demo is an open house: here it is as in a real shop
+      await page.route('**/api/v1/door', (route) =>
+        route.fulfill({ json: { house: 'shut', bench: one, people, seats: [] } }),
+      )
+      await page.reload()
+      await page.getByRole('dialog').waitFor()
+    },
+  })
+  await take('set-aside', bench('SQ-0438'), {
+    act: async (page) => {
+      const body = {
+        type: '/problems/entry-refused',
+        title: 'Cannot be kept as it is',
+        status: 422,
+        detail: 'The clock of this bench ran backwards: set it right, and send this again.',
+      }
+      const refused = { status: 422, contentType: 'application/problem+json', body: JSON.stringify(body) }
+      await page.route('**/api/v1/runs/*/entries', (route) => route.fulfill(refused))
+      await page.keyboard.type('318')
+      await page.keyboard.press('Enter')
+      await page.getByRole('link', { name: /set aside/ }).click()
+      await page.getByRole('row', { name: /318/ }).waitFor()
+    },
+  })
   await take('sheet', `${bench('SQ-0410')}/sheet`, { width: 1100, height: 1400 })
   const twin = `/cards/${unit('SQ-0431').card.id}`
   await take('card', twin)
@@ -60,7 +98,7 @@ await run(async () => {
     act: async (page) => {
       const buffer = readFileSync(join(root, 'demo/figures.csv'))
       await page.setInputFiles('input[type=file]', { name: 'figures.csv', mimeType: 'text/csv', buffer })
-      await page.waitForTimeout(600)
+      await page.getByRole('row').nth(1).waitFor()
     },
   })
   await take('unit', `/units/${unit('SQ-0358').id}`)

@@ -15,7 +15,7 @@ const jestEnv = { NODE_OPTIONS: '--experimental-vm-modules --disable-warning=Exp
 
 await run(async () => {
   checkMachine()
-  await ensureCommands('mariadbd', 'chromium', 'pdftotext')
+  await ensureCommands('mariadbd', 'chromium', 'pdftotext', 'nginx')
   await ensurePackages()
   rmSync(reports, { recursive: true, force: true })
   mkdirSync(reports, { recursive: true })

@@ -1,9 +1,9 @@
 import type { Person } from '@sure-spool/contract'
 
 export const people: Person[] = [
-  { id: '019a0000-0000-7000-8000-0000000000a1', name: 'Ines Okafor-Lind', role: 'owner of the bench' },
-  { id: '019a0000-0000-7000-8000-0000000000a2', name: 'Tam Reyes-Holt', role: 'technician' },
-  { id: '019a0000-0000-7000-8000-0000000000a3', name: 'Wil Dace', role: 'learning' },
+  { id: '019a0000-0000-7000-8000-0000000000a1', name: 'Ines Okafor-Lind', role: 'owner of the bench', access: 'owner' },
+  { id: '019a0000-0000-7000-8000-0000000000a2', name: 'Tam Reyes-Holt', role: 'technician', access: 'technician' },
+  { id: '019a0000-0000-7000-8000-0000000000a3', name: 'Wil Dace', role: 'learning', access: 'learner' },
 ]
 
 /** A person's id by their first name. */

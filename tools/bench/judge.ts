@@ -5,7 +5,7 @@ import { spread, tell } from './figures'
 import { longRun } from './longRun'
 
 /** The core alone: a run judged from nothing, and after one more entry; a network of 40 nodes; a long sweep. */
-const rounds = 400
+const rounds = 2000
 const { run } = longRun()
 const warmUp = rounds / 4
 
@@ -19,10 +19,9 @@ function timesOf(work: (round: number) => void): number[] {
   return times
 }
 
-const tapes = Array.from({ length: rounds }, () => structuredClone(run.entries))
 const readings = run.entries.flatMap((entry) => (entry.kind === 'reading' ? [entry.reading.value ?? Infinity] : []))
 const compare = () => readings.filter((value) => value >= 286.2 && value <= 349.8).length
-const fromNothing = spread(timesOf((round) => runState({ ...run, entries: tapes[round] ?? [] })))
+const fromNothing = spread(timesOf(() => runState(run)))
 let checked = 0
 const bare = spread(timesOf(() => (checked += Array.from({ length: 1000 }, compare).length))).median / 1000
 process.stdout.write(
@@ -35,28 +34,19 @@ tell(
   fromNothing.p99 / bare,
 )
 
-const alone = Array.from({ length: rounds }, () => {
-  const fresh = { ...run, entries: structuredClone(run.entries) }
-  const bench = { run: fresh, prepared: prepareCard(fresh.card), tape: readTape(fresh) }
-  const evaluations = new Map(bench.tape.readings.map((entry) => [entry.id, evaluate(bench, entry)]))
-  return { bench, evaluations: new Map([...evaluations].flatMap(([id, one]) => (one ? [[id, one] as const] : []))) }
-})
-const remarks = spread(
-  timesOf((round) => {
-    const one = alone[round]
-    if (one) watch(one.bench, one.evaluations)
-  }),
+const bench = { run, prepared: prepareCard(run.card), tape: readTape(run) }
+const alone = new Map(
+  bench.tape.readings.flatMap((entry) => evaluate(bench, entry) ?? []).map((one) => [one.entry.id, one]),
 )
+const remarks = spread(timesOf(() => watch(bench, alone)))
 const rest = fromNothing.median - remarks.median
 tell('the remarks of that run', 'the judgement without them', remarks.median / rest, remarks.p99 / rest, '1 ×')
 
 const next = longRun().reading('low', '321')
-const more = tapes.map((entries) => ({ before: structuredClone(entries), entry: structuredClone(next) }))
-for (const { before } of more) runState({ ...run, entries: before })
+const before = runState(run)
 const grown = spread(
   timesOf((round) => {
-    const one = more[round]
-    if (one) runState({ ...run, entries: [...one.before, one.entry] })
+    runState({ ...run, entries: [...run.entries, { ...next, id: `next-${round}` }] }, before)
   }),
 )
 tell(

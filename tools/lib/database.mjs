@@ -36,16 +36,18 @@ export function anyPort() {
 
 /**
  * Starts a private MariaDB on loopback with its data in a folder, or goes on with the one that still runs there.
- * @returns its port, its URL without a database, and how to stop it
+ * @param password its root's; without one it is for a demo or tests, and whoever is on this machine gets in
+ * @param wanted the port it had before: whoever is connected finds it again
+ * @returns its port, its URL without a database, whether it was found running, and how to stop it
  */
-export async function startDatabase(folder, { quickly = false } = {}) {
+export async function startDatabase(folder, { quickly = false, password = '', wanted } = {}) {
   mkdirSync(folder, { recursive: true })
   const data = join(folder, 'mariadb')
   const note = join(folder, 'mariadb.json')
   const stale = existsSync(note) ? JSON.parse(readFileSync(note, 'utf8')) : null
-  if (stale && (await stillAlive(stale))) {
-    say('Going on with the database that an earlier start left running.')
-    return handle(stale.port, null, note)
+  if (stale && (await stillAlive(stale, password))) {
+    say('Going on with the database that runs already.')
+    return handle(stale.port, null, note, password)
   }
   if (!existsSync(join(data, 'mysql'))) {
     rmSync(data, { recursive: true, force: true })
@@ -60,7 +62,7 @@ export async function startDatabase(folder, { quickly = false } = {}) {
     if (code !== 0)
       throw new Stop(`The database could not be set up in ${data}:\n${output.trim().split('\n').slice(-5).join('\n')}`)
   }
-  const port = await anyPort()
+  const port = wanted !== undefined && (await portFree(wanted)) ? wanted : await anyPort()
   const short = mkdtempSync(join(tmpdir(), 'spool-'))
   const pidFile = join(folder, 'mariadb.pid')
   const log = openSync(join(folder, 'mariadb.log'), 'a')
@@ -83,23 +85,41 @@ export async function startDatabase(folder, { quickly = false } = {}) {
       '--character-set-server=utf8mb4',
       '--default-time-zone=+00:00',
       '--max-allowed-packet=64M',
+      ...(password === '' ? [] : [`--init-file=${rootPassword(folder, password)}`]),
       ...(quickly ? ['--innodb-flush-log-at-trx-commit=2', '--innodb-fast-shutdown=2'] : []),
     ],
     { detached: true, stdio: ['ignore', log, log, 'pipe'] },
   )
   child.unref()
   writeFileSync(note, JSON.stringify({ port, pidFile, data }))
-  const ready = await answersWithin(port, child, 60_000)
+  const ready = await answersWithin(port, password, child, 60_000)
   if (!ready) throw new Stop(`The database did not start; ${join(folder, 'mariadb.log')} says why.`)
-  return handle(port, child, note, short)
+  return handle(port, child, note, password, short)
 }
 
-function handle(port, child, note, short) {
+/** Sets root's password whenever the database starts, before it lets anybody in. */
+function rootPassword(folder, password) {
+  const file = join(folder, 'root.sql')
+  const hosts = ['localhost', '127.0.0.1', '::1']
+  const lines = hosts.map((host) => `ALTER USER IF EXISTS 'root'@'${host}' IDENTIFIED BY '${password}';`)
+  writeFileSync(
+    file,
+    `${lines.join('\n')}\nDELETE FROM mysql.global_priv WHERE User = '' OR (User = 'root' AND Host NOT IN ('localhost', '127.0.0.1', '::1'));\nFLUSH PRIVILEGES;\n`,
+    {
+      mode: 0o600,
+    },
+  )
+  return file
+}
+
+function handle(port, child, note, password, short) {
   return {
     port,
-    url: `mysql://root@127.0.0.1:${port}`,
+    url: `mysql://root${password === '' ? '' : `:${password}`}@127.0.0.1:${port}`,
+    child,
+    found: child === null,
     stop: async () => {
-      quiet('mariadb-admin', ['--no-defaults', '-uroot', '-h127.0.0.1', `-P${port}`, 'shutdown'])
+      admin(port, password, 'shutdown')
       if (child)
         await Promise.race([
           new Promise((resolve) => (child.exitCode === null ? child.once('exit', resolve) : resolve())),
@@ -113,20 +133,24 @@ function handle(port, child, note, short) {
   }
 }
 
-const answers = (port) =>
-  quiet('mariadb-admin', ['--no-defaults', '-uroot', '-h127.0.0.1', `-P${port}`, '--connect-timeout=2', 'ping'])
-    .code === 0
+/** Asks the database's own program something, as root. */
+const admin = (port, password, ...what) =>
+  quiet('mariadb-admin', ['--no-defaults', '-uroot', '-h127.0.0.1', `-P${port}`, '--connect-timeout=2', ...what], {
+    env: { ...process.env, MYSQL_PWD: password },
+  }).code
 
-async function answersWithin(port, child, ms) {
+const answers = (port, password) => admin(port, password, 'ping') === 0
+
+async function answersWithin(port, password, child, ms) {
   for (const end = Date.now() + ms; Date.now() < end; await pause(100)) {
     if (child.exitCode !== null) return false
-    if (answers(port)) return true
+    if (answers(port, password)) return true
   }
   return false
 }
 
 /** A database left by a start that was killed goes down by itself within seconds; one that stays is ours to go on with. */
-async function stillAlive({ port, pidFile, data }) {
+async function stillAlive({ port, pidFile, data }, password) {
   const pid = existsSync(pidFile) ? Number(readFileSync(pidFile, 'utf8')) : 0
   const ours = () => {
     try {
@@ -136,5 +160,5 @@ async function stillAlive({ port, pidFile, data }) {
     }
   }
   for (const end = Date.now() + 8000; ours() && Date.now() < end; await pause(200));
-  return ours() && answers(port)
+  return ours() && answers(port, password)
 }

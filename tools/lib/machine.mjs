@@ -6,7 +6,7 @@ import { Stop, say } from './say.mjs'
 import { quiet, show, where } from './shell.mjs'
 
 /** Debian's packages by the command each brings. */
-const packageOf = { mariadbd: 'mariadb-server', chromium: 'chromium', pdftotext: 'poppler-utils' }
+const packageOf = { mariadbd: 'mariadb-server', chromium: 'chromium', pdftotext: 'poppler-utils', nginx: 'nginx' }
 const leastFree = 300e6
 
 /** Refuses what cannot work: an old Node, a full disk. */

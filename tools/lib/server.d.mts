@@ -9,5 +9,9 @@ export function startServer(options: {
   port: number
   host?: string
   databaseUrl: string
+  adminUrl?: string
+  openHouse?: boolean
+  setupCode?: string
   logFile?: string
+  env?: Record<string, string>
 }): Promise<RunningServer>

@@ -1,12 +1,28 @@
 import { spawn } from 'node:child_process'
 import { openSync } from 'node:fs'
+import http from 'node:http'
+import https from 'node:https'
 import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
 import { root } from './paths.mjs'
 import { Stop } from './say.mjs'
 
-/** Starts the built server and waits until it answers. It ends by itself when this process is gone. */
-export async function startServer({ port, host = '127.0.0.1', databaseUrl, logFile }) {
+/**
+ * Starts the built server and waits until it answers. It ends by itself when this process is gone.
+ * @param openHouse signs nobody in: for the demo and for tests; else the first owner comes in by `setupCode`
+ * @param env more of its environment (WEB_ROOT, BEHIND_PROXY …)
+ * @param adminUrl where the server's own user may not make tables: who may
+ */
+export async function startServer({
+  port,
+  host = '127.0.0.1',
+  databaseUrl,
+  adminUrl,
+  logFile,
+  openHouse = false,
+  setupCode,
+  env = {},
+}) {
   const out = logFile ? openSync(logFile, 'a') : 'inherit'
   const child = spawn(process.execPath, ['--enable-source-maps', join(root, 'apps/server/dist/main.js')], {
     cwd: root,
@@ -20,19 +36,31 @@ export async function startServer({ port, host = '127.0.0.1', databaseUrl, logFi
       DATABASE_URL: databaseUrl,
       SPOOL_ROOT: root,
       SPOOL_LEASH: '1',
+      OPEN_HOUSE: openHouse ? '1' : '',
+      ...(adminUrl === undefined ? {} : { DATABASE_ADMIN_URL: adminUrl }),
+      ...(setupCode === undefined ? {} : { SETUP_CODE: setupCode }),
+      ...env,
     },
   })
-  const address = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
+  const safe = process.env.TLS_CERT && process.env.TLS_KEY
+  const address = `${safe ? 'https' : 'http'}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
   for (const end = Date.now() + 30_000; Date.now() < end; await pause(100)) {
     if (child.exitCode !== null) throw new Stop(`The server stopped at once${logFile ? `; ${logFile} says why` : ''}.`)
-    const ready = await fetch(`${address}/readyz`).then(
-      (response) => response.ok,
-      () => false,
-    )
-    if (ready) return { address, child, stop: () => stop(child) }
+    if (await isReady(address)) return { address, child, stop: () => stop(child) }
   }
   await stop(child)
   throw new Stop('The server did not answer within half a minute.')
+}
+
+/** Asks the server itself; whether its certificate is known is for whoever comes from elsewhere. */
+function isReady(address) {
+  const { get } = address.startsWith('https') ? https : http
+  return new Promise((resolve) => {
+    get(`${address}/readyz`, { rejectUnauthorized: false }, (response) => {
+      response.resume()
+      resolve(response.statusCode === 200)
+    }).on('error', () => resolve(false))
+  })
 }
 
 async function stop(child) {

@@ -2,15 +2,18 @@ import compression from 'compression'
 import express, { type Express } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
-import { existsSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pino, type Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { v7 } from 'uuid'
 import { ping, type Database } from './database/connect'
 import type { HeavyWork } from './heavy/heavyWork'
+import { comesIn, type House } from './http/comesIn'
 import { answers } from './http/handle'
 import { errorHandler } from './http/errors'
+import { ownNames, ownPagesOnly } from './http/ownPages'
 import { ProblemError } from './http/problem'
 import { apiRoutes } from './routes/api'
 
@@ -24,6 +27,12 @@ export interface AppOptions {
   logger?: Logger
   /** requests a minute from one address; a bench makes a few dozen */
   requestsAMinute?: number
+  /** how people come in */
+  house: House
+  /** stands behind a proxy on this machine, which says whom it speaks for */
+  behindProxy?: boolean
+  /** host names it answers to, beside those of this machine */
+  hosts?: readonly string[]
 }
 
 /** The whole application behind HTTP. It keeps nothing between requests but what it can read again. */
@@ -34,9 +43,13 @@ export function createApp({
   webRoot,
   logger = pino({ level: 'silent' }),
   requestsAMinute = 3000,
+  hosts = [],
+  house,
+  behindProxy = false,
 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
+  if (behindProxy) app.set('trust proxy', 'loopback')
   app.use(
     pinoHttp({
       logger,
@@ -53,7 +66,8 @@ export function createApp({
       autoLogging: { ignore: (request) => request.url === '/healthz' || request.url === '/readyz' },
     }),
   )
-  app.use(security())
+  app.use(security(house.house === 'shut' && house.secure))
+  app.use(ownPagesOnly([...ownNames, ...hosts]))
   app.use(compression())
 
   app.get('/healthz', (_request, response) => {
@@ -66,7 +80,14 @@ export function createApp({
       return { ready: true }
     }),
   )
-  app.use('/api/v1', limited(requestsAMinute), noStore, apiRoutes({ database, heavy, version }))
+  app.use(
+    '/api/v1',
+    limited(requestsAMinute),
+    noStore,
+    named(webRoot),
+    comesIn(database, house),
+    apiRoutes({ database, heavy, version, house }),
+  )
   app.use(['/api', '/assets'], webRoot === undefined ? missing : assetsThenMissing(webRoot))
   if (webRoot !== undefined) serveWeb(app, webRoot)
   app.use(missing)
@@ -89,7 +110,18 @@ const noStore: express.RequestHandler = (_request, response, next) => {
   next()
 }
 
-function security(): express.RequestHandler {
+/** Says which build of the web app it serves, so that a page of an older one hears of it. */
+function named(webRoot: string | undefined): express.RequestHandler {
+  const page = webRoot === undefined ? undefined : join(webRoot, 'index.html')
+  if (page === undefined || !existsSync(page)) return (_request, _response, next) => next()
+  const build = createHash('sha256').update(readFileSync(page)).digest('hex').slice(0, 12)
+  return (_request, response, next) => {
+    response.setHeader('Sure-Spool-Build', build)
+    next()
+  }
+}
+
+function security(safe: boolean): express.RequestHandler {
   return helmet({
     contentSecurityPolicy: {
       directives: {
@@ -107,7 +139,7 @@ function security(): express.RequestHandler {
         upgradeInsecureRequests: null,
       },
     },
-    strictTransportSecurity: false,
+    strictTransportSecurity: safe ? { maxAge: 31_536_000 } : false,
     referrerPolicy: { policy: 'same-origin' },
   })
 }

@@ -68,6 +68,8 @@ describe('the tape', () => {
       [{ ...next('45', 45), at: 'yesterday' }, 400, 'at'],
       [{ ...next('45', 45), by: v7() }, 422, 'by'],
       [{ ...next('45', 45), id: 'short' }, 400, 'id'],
+      [{ ...next('45', 45), by: '019a0000-0000-7000-0000-0000000000a1' }, 400, 'by'],
+      [{ ...next('45', 45), by: '019a0000-0000-0000-8000-0000000000a1' }, 400, 'by'],
       [{ ...next('45', 45), surprise: true }, 400, 'surprise'],
     ]
     for (const [entry, status, field] of bad) {
@@ -81,7 +83,8 @@ describe('the tape', () => {
 
   test('what stands behind a decision in one batch is held against it: a note goes, a reading takes all with it', async () => {
     const run = runOf(world.shop, 'SQ-0443')
-    const decision = entryFor(run, { kind: 'decision', what: 'return', why: 'sound' })
+    const second = world.shop.people[0]?.id ?? ''
+    const decision = entryFor(run, { kind: 'decision', what: 'return', why: 'sound', second })
     const later = (body: EntryBody) => ({ ...entryFor(run, body), n: decision.n + 1 })
     const before = (await api().get(`/api/v1/runs/${run.id}`)).body.run.entries.length
     const refused = await post(run.id, [decision, later(reading('bars', '0.4', 0.4))])
@@ -89,6 +92,23 @@ describe('the tape', () => {
     expect((await api().get(`/api/v1/runs/${run.id}`)).body.run.entries).toHaveLength(before)
     const kept = await post(run.id, [decision, later({ kind: 'note', words: 'rang the owner' })])
     expect([kept.status, kept.body.count]).toEqual([200, before + 2])
+  })
+
+  test('who is learning decides with a second person, who can stand for it', async () => {
+    const run = runOf(world.shop, 'SQ-0416')
+    const [ines, tam, wil] = world.shop.people.map(({ id }) => id)
+    const decide = async (by = '', second?: string) => {
+      const body = { kind: 'decision', what: 'more-tests', why: 'so', ...(second === undefined ? {} : { second }) }
+      const answer = await post(run.id, [entryFor(run, body as EntryBody, { by })])
+      return [answer.status, answer.body.errors?.[0].path]
+    }
+    expect(await decide(wil)).toEqual([422, 'entries[0].second'])
+    expect(await decide(wil, wil)).toEqual([422, 'entries[0].second'])
+    expect(await decide(wil, v7())).toEqual([422, 'entries[0].second'])
+    expect(await decide(tam, wil)).toEqual([422, 'entries[0].second'])
+    expect(await decide(wil, tam)).toEqual([200, undefined])
+    expect(await decide(tam)).toEqual([200, undefined])
+    expect(await decide(tam, ines)).toEqual([200, undefined])
   })
 
   test('a finished run refuses a reading and takes an outcome; an unknown run is not there', async () => {
@@ -135,6 +155,20 @@ describe('the queue', () => {
     ...changes,
   })
 
+  test('a text that would be kept otherwise than it was sent is refused by its field, and nothing is kept', async () => {
+    const send = (words: string) =>
+      api()
+        .post('/api/v1/units')
+        .set('Content-Type', 'application/json')
+        .send(JSON.stringify(unit({ words: 'WORDS' })).replace('WORDS', words))
+    for (const words of ['\\ud83d', 'a\\u0000', '\\u0007'])
+      expect([words, (await send(words)).body.detail]).toEqual([
+        words,
+        expect.stringContaining('words holds a sign that cannot be kept'),
+      ])
+    expect((await send('\\ud83d\\udd27 smells\\tburnt')).status).toBe(201)
+  })
+
   test('a unit is taken in once, started, and closed by its decision', async () => {
     const body = unit()
     expect((await api().post('/api/v1/units').send(body)).status).toBe(201)
@@ -146,13 +180,12 @@ describe('the queue', () => {
           .send({ ...body, words: 'other' })
       ).status,
     ).toBe(409)
-    expect(
-      (
-        await api()
-          .post('/api/v1/units')
-          .send(unit({ tag: body.tag }))
-      ).body.errors[0].path,
-    ).toBe('tag')
+    // a tag that is on another unit keeps nobody out: the later one is named anew, once, however often it is sent
+    const later = unit({ tag: body.tag })
+    const renamed = await api().post('/api/v1/units').send(later)
+    expect(renamed.status).toBe(201)
+    expect(renamed.body.tag).not.toBe(body.tag)
+    expect((await api().post('/api/v1/units').send(later)).body.tag).toBe(renamed.body.tag)
     const start = { id: v7(), unit: body.id, startedAt: '2026-11-24T10:05:00.000Z', by: body.takenInBy }
     const started = await api().post('/api/v1/runs').send(start)
     expect(started.status).toBe(201)

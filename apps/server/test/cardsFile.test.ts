@@ -109,7 +109,7 @@ describe('cards in and out as JSON', () => {
     const controller = new AbortController()
     const work = world.heavy.run(
       'import-cards',
-      { bytes, lines: true },
+      { bytes, lines: true, by: null },
       { told: () => controller.abort(), signal: controller.signal },
     )
     await expect(work).rejects.toMatchObject({ kind: 'called-off' })
@@ -121,11 +121,13 @@ describe('cards in and out as JSON', () => {
     const body = () => new TextEncoder().encode([{ by: by() }, ...cards].map((one) => JSON.stringify(one)).join('\n'))
     const work = world.heavy.run(
       'import-cards',
-      { bytes: body(), lines: true },
+      { bytes: body(), lines: true, by: null },
       { told: () => void world.heavy.close() },
     )
     await expect(work).rejects.toMatchObject({ status: 503 })
-    const again = JSON.parse(await world.heavy.run('import-cards', { bytes: body(), lines: true })) as { kept: number }
+    const again = JSON.parse(await world.heavy.run('import-cards', { bytes: body(), lines: true, by: null })) as {
+      kept: number
+    }
     expect(again.kept).toBe(300)
   })
 

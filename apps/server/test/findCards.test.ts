@@ -78,7 +78,12 @@ describe('finding a card', () => {
   })
 
   test('a card published by one server is found by another at once', async () => {
-    const other = createApp({ database: world.connection.database, heavy: world.heavy, version: 'test' })
+    const other = createApp({
+      database: world.connection.database,
+      heavy: world.heavy,
+      version: 'test',
+      house: { house: 'open' },
+    })
     await request(other).get('/api/v1/cards').query({ find: 'nettlebrook' })
     const card = draft({ name: { maker: 'Nettlebrook', model: 'NB-1', partNumbers: [], fits: [] } })
     const { hash } = (await write(card)).body

@@ -32,7 +32,7 @@ describe('moving house', () => {
   })
 
   test('the same document again adds nothing', async () => {
-    expect(await importShop(world.connection.database, world.shop)).toEqual({
+    expect(await importShop(world.connection.database, world.shop, null)).toEqual({
       people: 0,
       instruments: 0,
       cards: 0,
@@ -88,7 +88,7 @@ describe('what is computed', () => {
 describe('when the database goes away', () => {
   test('it is a 503 that says that nothing was kept, never a 5xx of another kind', async () => {
     const gone = await connect(world.url, 'apps/server/drizzle')
-    const app = createApp({ database: gone.database, heavy: world.heavy, version: 'test' })
+    const app = createApp({ database: gone.database, heavy: world.heavy, version: 'test', house: { house: 'open' } })
     await gone.close()
     const run = runOf(world.shop, 'SQ-0438')
     const answer = await request(app)

@@ -22,14 +22,19 @@ async function bench() {
   const connection = await connect(url, 'apps/server/drizzle')
   return {
     connection,
-    app: createApp({ database: connection.database, heavy: new HeavyWork(url), version: 'test' }),
+    app: createApp({
+      database: connection.database,
+      heavy: new HeavyWork(url),
+      version: 'test',
+      house: { house: 'open' },
+    }),
   }
 }
 
 test('a database killed outright loses nothing that was acknowledged, and takes the rest when it is back', async () => {
   const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as Shop
   const before = await bench()
-  await importShop(before.connection.database, shop)
+  await importShop(before.connection.database, shop, null)
   const run = runOf(shop, 'SQ-0438')
   const path = `/api/v1/runs/${run.id}/entries`
   const kept = entryFor(run, reading('source', '351', 351))

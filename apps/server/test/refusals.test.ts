@@ -102,8 +102,8 @@ const refusals: Refusals = {
     () =>
       api()
         .post('/api/v1/units')
-        .send(unit({ tag: known()?.tag })),
-    'on another unit',
+        .send(unit({ id: known()?.id })),
+    'with another body',
   ],
   'post /units 422': [
     () =>
@@ -177,4 +177,4 @@ const refusals: Refusals = {
   ],
 }
 
-holdRefusals(/^\/(shop|units|runs)/, refusals, url)
+holdRefusals(/^\/(shop(?!\/(benches|audit|people\/\{id\}\/secrets))|units|runs)/, refusals, url)

@@ -14,18 +14,19 @@ afterAll(() => world.end())
 const api = () => request(world.app)
 const by = () => world.shop.people[0]?.id ?? ''
 const shop = async () => (await api().get('/api/v1/shop')).body as ShopView
+const newUnit = (changes: object = {}) => ({
+  id: v7(),
+  tag: `N-${v7().slice(-6)}`,
+  history: 'used',
+  complaint: ['none'],
+  words: '',
+  card: { id: '019a0000-1800-7000-8000-000000000018', revision: 3 },
+  takenInAt: '2026-11-25T10:00:00.000Z',
+  takenInBy: by(),
+  ...changes,
+})
 const takeIn = async (changes: object = {}) => {
-  const unit = {
-    id: v7(),
-    tag: `N-${v7().slice(-6)}`,
-    history: 'used',
-    complaint: ['none'],
-    words: '',
-    card: { id: '019a0000-1800-7000-8000-000000000018', revision: 3 },
-    takenInAt: '2026-11-25T10:00:00.000Z',
-    takenInBy: by(),
-    ...changes,
-  }
+  const unit = newUnit(changes)
   expect((await api().post('/api/v1/units').send(unit)).status).toBe(201)
   return unit
 }
@@ -74,10 +75,16 @@ describe('kit and habits', () => {
   })
 
   test('a person is entered, renamed, and may then stand on a tape', async () => {
-    const person = { id: v7(), name: 'Ada Frith', role: 'learning' }
+    const person = { id: v7(), name: 'Ada Frith', role: 'learning', access: 'learner' }
     const put = (body: object, id = person.id) => api().put(`/api/v1/shop/people/${id}`).send(body)
     expect((await put({ person, by: by() })).body.people).toContainEqual(person)
-    expect((await put({ person: { ...person, name: 'Ada Frith-Moss' }, by: person.id })).status).toBe(200)
+    const { access: _access, ...renamed } = { ...person, name: 'Ada Frith-Moss' }
+    expect((await put({ person: renamed, by: person.id })).status).toBe(403)
+    expect((await put({ person: renamed, by: by() })).body.people).toContainEqual({ ...renamed, access: 'learner' })
+    const owner = { ...world.shop.people[0], access: 'technician' }
+    expect((await put({ person: owner, by: by() }, by())).body.errors).toEqual([
+      { path: 'person.access', detail: 'is that of the last owner' },
+    ])
     expect((await put({ person, by: by() }, v7())).status).toBe(422)
     expect((await put({ person: { ...person, name: '' }, by: by() })).status).toBe(400)
   })
@@ -140,6 +147,39 @@ describe('the next run of a unit', () => {
   })
 })
 
+describe('one unit has one open run', () => {
+  const begin = async (unit: string, more: object = {}) =>
+    (
+      await api()
+        .post('/api/v1/runs')
+        .send({ id: v7(), unit, startedAt: '2026-11-25T12:00:00.000Z', by: by(), ...more })
+    ).body.run as Run
+
+  test('of twenty that begin it at once all go on with one; a second one is begun on purpose', async () => {
+    const { id } = await takeIn()
+    const all = await Promise.all(Array.from({ length: 20 }, () => begin(id, { goOn: true })))
+    expect(new Set(all.map((run) => run.id)).size).toBe(1)
+    const second = await begin(id)
+    expect(second.id).not.toBe(all[0]?.id)
+    expect((await begin(id, { goOn: true })).id).toBe(second.id)
+  })
+
+  test('one that was closed is not gone on with', async () => {
+    const { id } = await takeIn()
+    const first = await begin(id, { goOn: true })
+    const decided = { kind: 'decision', what: 'return', why: 'so' }
+    const entry = { id: v7(), run: first.id, n: 1, at: '2026-11-25T12:01:00.000Z', by: by(), ...decided }
+    expect(
+      (
+        await api()
+          .post(`/api/v1/runs/${first.id}/entries`)
+          .send({ entries: [entry] })
+      ).status,
+    ).toBe(200)
+    expect((await begin(id, { goOn: true })).id).not.toBe(first.id)
+  })
+})
+
 describe('a tray', () => {
   test('its units are listed alone', async () => {
     const tray = v7()
@@ -147,5 +187,23 @@ describe('a tray', () => {
     const listed = (await api().get(`/api/v1/units?tray=${tray}`)).body.units as { id: string; tray: string }[]
     expect(listed.map((unit) => unit.id).sort()).toEqual([units[0]?.id, units[1]?.id].sort())
     expect(listed[0]?.tray).toBe(tray)
+  })
+})
+
+describe('tags', () => {
+  const takenIn = async (tag: string) => {
+    const answer = await api().post('/api/v1/units').send(newUnit({ tag }))
+    expect(answer.status).toBe(201)
+    return answer.body.tag as string
+  }
+  test('twenty that come at once for one tag are twenty units with tags of their own', async () => {
+    const given = await Promise.all(Array.from({ length: 20 }, () => takenIn('CL-0007')))
+    expect(new Set(given).size).toBe(20)
+    expect(given.filter((one) => one === 'CL-0007')).toHaveLength(1)
+    expect(given.every((one) => /^CL-\d{4}$/.test(one))).toBe(true)
+  }, 60_000)
+  test('compare exactly: accents, case, signs and a blank at the end', async () => {
+    for (const tag of ['Zoe', 'zoe', 'Zoé', 'Zoe ', '🔧1', '🔩1']) expect(await takenIn(tag)).toBe(tag)
+    expect(await takenIn('Zoe')).toBe('Zoe-2')
   })
 })

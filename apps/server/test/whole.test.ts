@@ -67,6 +67,7 @@ describe('the server as a whole', () => {
       heavy: world.heavy,
       version: 'test',
       requestsAMinute: 3,
+      house: { house: 'open' },
     })
     const statuses = []
     for (let i = 0; i < 5; i++) statuses.push((await request(app).get('/api/v1/shop')).status)

@@ -3,7 +3,7 @@ import { createConnection } from 'mysql2/promise'
 import type { Express } from 'express'
 import { v7 } from 'uuid'
 import type { Entry, EntryBody } from '@sure-spool/core'
-import { connect, createApp, HeavyWork, importShop, type Connection } from '../src'
+import { connect, createApp, HeavyWork, importShop, type AppOptions, type Connection } from '../src'
 import type { Shop } from '@sure-spool/contract'
 
 /** The application on a real MariaDB, in a database of its own that is dropped at the end. */
@@ -16,7 +16,17 @@ export interface World {
   end: () => Promise<void>
 }
 
-export async function begin(name: string, { empty = false } = {}): Promise<World> {
+interface WorldOptions {
+  empty?: boolean
+  house?: AppOptions['house']
+  /** the server has a user of its own, which may do no more than it needs */
+  ownUser?: boolean
+}
+
+export async function begin(
+  name: string,
+  { empty = false, house = { house: 'open' }, ownUser = false }: WorldOptions = {},
+): Promise<World> {
   const root = process.env['TEST_DATABASE_URL']
   if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test.')
   const database = `spool_test_${name}`
@@ -26,12 +36,19 @@ export async function begin(name: string, { empty = false } = {}): Promise<World
     await connection.end()
   }
   await drop()
-  const url = `${root.replace(/\/$/, '')}/${database}`
-  const connection = await connect(url, 'apps/server/drizzle')
+  const adminUrl = `${root.replace(/\/$/, '')}/${database}`
+  const url = ownUser ? adminUrl.replace('//root@', `//${database}:for-a-test@`) : adminUrl
+  const connection = await connect(url, 'apps/server/drizzle', ownUser ? adminUrl : undefined)
   const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as Shop
-  if (!empty) await importShop(connection.database, shop)
+  if (!empty) await importShop(connection.database, shop, null)
   const heavy = new HeavyWork(url)
-  const app = createApp({ database: connection.database, heavy, version: 'test', requestsAMinute: 100_000 })
+  const app = createApp({
+    database: connection.database,
+    heavy,
+    version: 'test',
+    requestsAMinute: 100_000,
+    house,
+  })
   return {
     app,
     connection,

@@ -83,3 +83,53 @@ describe('writing a card', () => {
     expect((await publish(sketch, 'x')).status).toBe(409)
   })
 })
+
+describe('two at once on one card', () => {
+  const pairs = 200
+  const statuses = async (...asked: Promise<{ status: number }>[]) =>
+    (await Promise.all(asked)).map(({ status }) => status).sort()
+
+  test('of two that write over one draft one wins and the other is told, two hundred times over', async () => {
+    const card = draft()
+    let replaces = (await write(card)).body.hash
+    for (let round = 0; round < pairs; round++) {
+      const by = (who: string) => write({ ...card, name: { ...card.name, note: `${who} ${round}` } }, { replaces })
+      const both = await Promise.all([by('one'), by('other')])
+      expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+      replaces = both.find(({ status }) => status === 200)?.body.hash
+    }
+  }, 120_000)
+
+  test('a draft that is published while it is written stays as it was published', async () => {
+    for (let round = 0; round < pairs / 4; round++) {
+      const card = draft()
+      const { hash } = (await write(card)).body
+      const later = { ...card, name: { ...card.name, note: `later ${round}` } }
+      const [published, written] = await Promise.all([publish(card, hash), write(later, { replaces: hash })])
+      expect([published.status, written.status].sort()).toEqual([200, 409])
+      const kept = (await api().get(`/api/v1/cards/${card.id}/revisions/1`)).body
+      expect(kept.state).toBe(published.status === 200 ? 'published' : 'draft')
+      if (published.status === 200) expect(kept.name.note).not.toBe(later.name.note)
+    }
+  }, 120_000)
+
+  test('of two that begin one card, and of two that publish it, nothing is written twice', async () => {
+    const card = draft()
+    const other = { ...card, name: { ...card.name, note: 'the other' } }
+    expect(await statuses(write(card), write(other))).toEqual([200, 409])
+    const { hash } = (await api().get(`/api/v1/cards/${card.id}`)).body.revisions[0]
+    const twice = await statuses(publish(card, hash), publish(card, hash))
+    expect(twice.filter((one) => one === 200).length).toBeGreaterThan(0)
+    expect(twice.every((one) => one === 200 || one === 409)).toBe(true)
+  })
+
+  test('the database itself refuses to change or drop what is published', async () => {
+    const card = draft()
+    await publish(card, (await write(card)).body.hash)
+    const id = card.id.replaceAll('-', '')
+    const change = world.connection.pool.query(`UPDATE card_revisions SET state = 'draft' WHERE card = UNHEX('${id}')`)
+    await expect(change).rejects.toThrow('a published revision never changes')
+    const drop = world.connection.pool.query(`DELETE FROM card_revisions WHERE card = UNHEX('${id}')`)
+    await expect(drop).rejects.toThrow('a published revision never goes')
+  })
+})

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { onErrorCaptured, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onErrorCaptured, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { everywhereKeys } from './keys/everywhereKeys'
 import KeysHelp from './keys/KeysHelp.vue'
@@ -9,10 +9,13 @@ import { useScreenKeys } from './keys/useScreenKeys'
 import { ScreenAway } from './screen/lazyScreen'
 import { loadBench } from './screen/loadable'
 import TopBar from './screen/TopBar.vue'
+import { useDoor } from './store/door'
 import { useOutbox } from './store/outbox'
 import { useShop } from './store/shop'
 
+const DoorPanel = defineAsyncComponent(() => import('./door/DoorPanel.vue'))
 const shop = useShop()
+const door = useDoor()
 const outbox = useOutbox()
 const router = useRouter()
 const help = ref(false)
@@ -20,10 +23,30 @@ const broken = ref('')
 const screenAway = ref('')
 const benchLoaded = ref(false)
 
+/** somebody was let in: from then on the screen stays, whoever comes and goes */
+const passed = ref(false)
+const shut = computed(() => door.need !== null || door.changing)
+watch(
+  () => door.seat?.id,
+  (seat) => void (seat !== undefined && passed.value && shop.load()),
+)
+
 onMounted(async () => {
-  await shop.load()
-  await outbox.begin()
-  benchLoaded.value = await loadBench()
+  await door.begin()
+  if (door.need !== null)
+    await new Promise<void>((done) =>
+      watch(
+        () => door.need,
+        (need) => need ?? done(),
+      ),
+    )
+  passed.value = true
+  await Promise.all([
+    outbox.begin(),
+    shop.load().then(async () => {
+      benchLoaded.value = await loadBench()
+    }),
+  ])
 })
 router.onError((error: unknown) => {
   if (error instanceof ScreenAway) screenAway.value = error.message
@@ -44,7 +67,7 @@ function reload(): void {
 
 useScreenKeys(everywhereKeys, () => 'everywhere', {
   help: () => (help.value = true),
-  nextPerson: () => shop.nextPerson(),
+  nextPerson: () => (door.open ? shop.nextPerson() : door.change()),
 })
 useEventListener(window, 'keydown', (event) => {
   if (dispatchKey(event)) event.preventDefault()
@@ -64,7 +87,8 @@ useEventListener(window, 'keydown', (event) => {
   <p v-if="screenAway" class="broken" role="alert">
     {{ screenAway }} Everything you took is kept. Open it again when the server is back.
   </p>
-  <div id="work" class="work" tabindex="-1"><RouterView /></div>
+  <div id="work" class="work" tabindex="-1"><RouterView v-if="passed" /></div>
+  <DoorPanel v-if="shut" />
   <KeysHelp v-if="help" @close="help = false" />
 </template>
 

@@ -7,7 +7,10 @@ import './look/tokens.css'
 import './look/base.css'
 import { theme } from './look/theme'
 import { router } from './router'
+import { recallClock } from './store/clock'
+import { keptByBrowser, newerIsHere, tookOver } from './store/version'
 
+recallClock()
 const app = createApp(App)
 app.use(createPinia())
 app.use(router)
@@ -15,4 +18,11 @@ app.use(PrimeVue, { theme })
 app.mount('#app')
 
 if ('serviceWorker' in navigator && import.meta.env.PROD)
-  void import('virtual:pwa-register').then(({ registerSW }) => registerSW({ immediate: true }))
+  void import('virtual:pwa-register').then(({ registerSW }) => {
+    const take = registerSW({
+      immediate: true,
+      onNeedRefresh: () => newerIsHere(() => take(true)),
+      onNeedReload: tookOver,
+      onRegisteredSW: (_url, registration) => registration && keptByBrowser(() => registration.update()),
+    })
+  })

@@ -1,8 +1,9 @@
 import { sql } from 'drizzle-orm'
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
-import { migrate } from 'drizzle-orm/mysql2/migrator'
 import { createConnection, createPool, type Pool } from 'mysql2/promise'
-import { isNativeError } from 'node:util/types'
+import { databaseCode } from './codes'
+import { grant } from './grants'
+import { bringUpToDate } from './migrations'
 import * as schema from './schema'
 
 export type Database = MySql2Database<typeof schema>
@@ -15,12 +16,22 @@ export interface Connection {
   close: () => Promise<void>
 }
 
-/** Opens a pool on a MariaDB URL, makes the database if it is missing, and brings its tables up to date. */
-export async function connect(url: string, migrationsFolder: string): Promise<Connection> {
-  await makeDatabase(url)
-  const connection = openDatabase(url, 10)
-  await migrate(connection.database, { migrationsFolder })
-  return connection
+/**
+ * Opens a pool on a MariaDB URL, makes the database if it is missing, and brings its tables up to date.
+ * @throws NewerSchema where a later program has worked with it
+ * @param adminUrl where the server's own user may not do that: who may, and gives that user its rights; without it nobody else is needed
+ */
+export async function connect(url: string, migrationsFolder: string, adminUrl?: string): Promise<Connection> {
+  await makeDatabase(adminUrl ?? url)
+  const admin = openDatabase(adminUrl ?? url, 2)
+  try {
+    await bringUpToDate(admin.pool, migrationsFolder)
+    const connection = adminUrl === undefined ? undefined : await admin.pool.getConnection()
+    if (connection) await grant(connection, url).finally(() => connection.release())
+  } finally {
+    await admin.close()
+  }
+  return openDatabase(url, 10)
 }
 
 /** Opens a pool of at most so many connections on a database that is up to date. */
@@ -67,11 +78,4 @@ export async function inTransaction<T>(database: Database, work: (transaction: Q
       if (attempt === 5 || !again.has(databaseCode(error) ?? '')) throw error
     }
   }
-}
-
-/** The database's own code for an error (`ER_DUP_ENTRY`, `ECONNREFUSED` …), wherever in the chain it stands. */
-export function databaseCode(error: unknown): string | undefined {
-  for (let one = error, depth = 0; isNativeError(one) && depth < 5; one = one.cause, depth++)
-    if ('code' in one && typeof one.code === 'string') return one.code
-  return undefined
 }

@@ -15,10 +15,13 @@ import {
 } from 'drizzle-orm/mysql-core'
 import { document, id, moment } from './columnTypes'
 
+export * from './doorSchema'
+
 export const people = mysqlTable('people', {
   id: id('id').primaryKey(),
   name: varchar('name', { length: 200 }).notNull(),
   role: varchar('role', { length: 200 }).notNull(),
+  access: varchar('access', { length: 12 }).notNull().default('technician'),
 })
 
 export const instruments = mysqlTable('instruments', {
@@ -140,6 +143,9 @@ export const entries = mysqlTable(
     kind: varchar('kind', { length: 16 }).notNull(),
     body: document<EntryBody>('body').notNull(),
     receivedAt: moment('received_at').notNull(),
+    /** the seat it was made in, and what proves it; neither in an open house or a file */
+    seat: id('seat'),
+    seal: varchar('seal', { length: 64 }),
   },
   (table) => [index('entries_by_run').on(table.run, table.n)],
 )
@@ -217,6 +223,7 @@ export const audit = mysqlTable(
     id: id('id').primaryKey(),
     at: moment('at').notNull(),
     by: id('made_by'),
+    bench: id('bench'),
     what: varchar('what', { length: 40 }).notNull(),
     about: varchar('about', { length: 200 }).notNull(),
     detail: document<Record<string, unknown>>('detail').notNull(),

@@ -1,4 +1,5 @@
 import { Worker } from 'node:worker_threads'
+import { here } from '../here'
 import { ProblemError } from '../http/problem'
 import type { FromWorker, HeavyInputs, HeavyJob, ToWorker } from './messages'
 
@@ -43,7 +44,7 @@ export class HeavyWork {
       signal?.addEventListener('abort', () => worker.postMessage({ id, callOff: true } satisfies ToWorker), {
         once: true,
       })
-      const message = { id, job, input } as ToWorker
+      const message = { id, job, input, from: here() } as ToWorker
       worker.postMessage(message, 'bytes' in input ? [input.bytes.buffer as ArrayBuffer] : [])
     }).finally(() => this.waiting.delete(id))
   }

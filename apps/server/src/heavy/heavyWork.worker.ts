@@ -2,6 +2,7 @@ import { setImmediate as breathe } from 'node:timers/promises'
 import { parentPort, workerData } from 'node:worker_threads'
 import { isNativeError } from 'node:util/types'
 import { openDatabase, type Database } from '../database/connect'
+import { servedFrom } from '../here'
 import { problemOf } from '../http/errors'
 import { jobs } from './jobs'
 import type { FromWorker, ToWorker } from './messages'
@@ -20,7 +21,7 @@ port.on('message', (message: ToWorker) => {
 })
 
 async function work(message: Exclude<ToWorker, { callOff: true }>): Promise<void> {
-  const { id, job, input } = message
+  const { id, job, input, from } = message
   const watched: Watched = async (done, of) => {
     tell({ id, done, of })
     await breathe()
@@ -29,7 +30,8 @@ async function work(message: Exclude<ToWorker, { callOff: true }>): Promise<void
   try {
     // a message pairs a job with its own input; the table cannot say so for one that is looked up
     const run = jobs[job] as (on: Database, input: unknown, watched: Watched) => Promise<unknown>
-    tell({ id, result: JSON.stringify(await run(database, input, watched)) })
+    const done = () => run(database, input, watched)
+    tell({ id, result: JSON.stringify(await (from ? servedFrom(from, done) : done())) })
   } catch (error) {
     const { status, kind, detail, errors } = problemOf(error)
     const stack = status === 500 && isNativeError(error) ? error.stack : undefined

@@ -13,9 +13,12 @@ type Jobs = { [J in HeavyJob]: (database: Database, input: HeavyInputs[J], watch
 
 /** What is done off the thread that answers requests: reading, validating and writing what is too large to be done between two. */
 export const jobs: Jobs = {
-  'import-shop': (database, { bytes }, watched) => importShop(database, parse(importSchema, jsonOf(bytes)), watched),
-  'import-cards': (database, { bytes, lines }, watched) => {
+  'import-shop': (database, { bytes, by }, watched) =>
+    importShop(database, parse(importSchema, jsonOf(bytes)), by, watched),
+  'import-cards': (database, { bytes, lines, by }, watched) => {
     const { head, of, cards } = readCards(bytes, lines)
+    if (by !== null && head.by !== by)
+      throw new ProblemError(403, 'not-theirs', 'Nothing was kept: by names somebody else than who sits at this bench.')
     return importCards(database, head, cards, of, watched)
   },
   'preview-figures': (database, { bytes, by }, watched) => previewFigures(database, bytes, by, watched),

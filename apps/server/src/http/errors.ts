@@ -1,7 +1,7 @@
 import type { Problem } from '@sure-spool/contract'
 import type { ErrorRequestHandler, Request } from 'express'
 import { isNativeError } from 'node:util/types'
-import { databaseCode } from '../database/connect'
+import { databaseCode } from '../database/codes'
 import { CalledOff } from '../heavy/watched'
 import { ProblemError } from './problem'
 
@@ -20,7 +20,8 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, request, respo
   // what is left of a body that was refused is read away: else the answer waits behind it
   request.resume()
   if (problem.status >= 500) request.log?.error({ err: error }, problem.detail)
-  if (problem.status === 503) response.setHeader('Retry-After', '2')
+  const after = problem.retryAfter ?? (problem.status === 503 ? 2 : undefined)
+  if (after !== undefined) response.setHeader('Retry-After', String(after))
   response
     .status(problem.status)
     .type('application/problem+json')

@@ -2,10 +2,13 @@ import type { PathProblem } from '@sure-spool/contract'
 
 const titles: Record<number, string> = {
   400: 'The request cannot be read',
+  401: 'Nobody is signed in',
+  403: 'Not allowed',
   404: 'Not here',
   409: 'In conflict with what is kept',
   413: 'Too large',
   415: 'Not JSON',
+  421: 'Not this server’s name',
   422: 'Cannot be kept as it is',
   429: 'Too many requests',
   503: 'The database is away',
@@ -18,6 +21,8 @@ export class ProblemError extends Error {
     readonly kind: string,
     readonly detail: string,
     readonly errors: PathProblem[] = [],
+    /** seconds after which the same may be asked again */
+    readonly retryAfter?: number,
   ) {
     super(detail)
   }

@@ -46,24 +46,49 @@ export async function revisionsOf(queries: Queries, card: string) {
 /** Who wrote a revision, and when. */
 export type Written = { by: string; at: string }
 
-/** Keeps a revision: a new one, or the draft that stood under its number. The caller has seen to it that nothing published goes. */
-export async function keepRevision(queries: Queries, card: Card, hash: string, written?: Written): Promise<void> {
+/**
+ * Keeps a revision: a new one, or in place of the draft that stood under its number. Of two that write at once one wins.
+ * @param replaces the hash of the draft whose place it takes
+ * @returns whether it was kept: not where that draft has changed meanwhile, was published or is gone
+ * @throws ER_DUP_ENTRY where a new one meets another under its number
+ */
+export async function keepRevision(
+  queries: Queries,
+  card: Card,
+  hash: string,
+  written?: Written,
+  replaces?: string,
+): Promise<boolean> {
   const row = { state: card.state, hash, body: card, ...(written ?? {}) }
-  await queries
-    .insert(cardRevisions)
-    .values({ card: card.id, revision: card.revision, ...row })
-    .onDuplicateKeyUpdate({ set: row })
+  if (replaces === undefined)
+    await queries.insert(cardRevisions).values({ card: card.id, revision: card.revision, ...row })
+  else if (!(await takesPlace(queries, card, row, replaces))) return false
   const head = { maker: card.name.maker, model: card.name.model, family: card.family }
   const changedAt = sql`utc_timestamp(3)`
   const [before] = await queries.select({ published: cards.published }).from(cards).where(eq(cards.id, card.id))
   if (!before) await queries.insert(cards).values({ id: card.id, ...head, published: null, search: null, changedAt })
   else if (before.published === null) await queries.update(cards).set(head).where(eq(cards.id, card.id))
-  if (card.state !== 'published' || (before?.published ?? 0) >= card.revision) return
+  if (card.state !== 'published' || (before?.published ?? 0) >= card.revision) return true
   await queries
     .update(cards)
     .set({ ...head, published: card.revision, search: searchOf(card), changedAt })
     .where(eq(cards.id, card.id))
+  return true
 }
+
+async function takesPlace(
+  queries: Queries,
+  { id, revision }: Card,
+  row: Partial<typeof cardRevisions.$inferInsert>,
+  replaces: string,
+): Promise<boolean> {
+  const draft = and(draftAt(id, revision), eq(cardRevisions.hash, replaces))
+  const [{ affectedRows }] = await queries.update(cardRevisions).set(row).where(draft)
+  return affectedRows === 1
+}
+
+const draftAt = (card: string, revision: number) =>
+  and(eq(cardRevisions.card, card), eq(cardRevisions.revision, revision), eq(cardRevisions.state, 'draft'))
 
 /** A card worked out as far as it can be before the database is asked: its hash, and what it is found by once it is published. */
 export interface WorkedOut {
@@ -113,10 +138,15 @@ export async function hashesOf(queries: Queries, ids: string[]): Promise<Map<str
   return known
 }
 
-/** Takes a revision out, and the card with its last one. The caller has seen to it that nothing published goes. */
-export async function dropRevision(queries: Queries, card: string, revision: number): Promise<void> {
-  await queries.delete(cardRevisions).where(and(eq(cardRevisions.card, card), eq(cardRevisions.revision, revision)))
+/**
+ * Takes a draft out, and the card with its last revision.
+ * @returns whether there was one: not where it was published meanwhile
+ */
+export async function dropRevision(queries: Queries, card: string, revision: number): Promise<boolean> {
+  const [{ affectedRows }] = await queries.delete(cardRevisions).where(draftAt(card, revision))
+  if (affectedRows === 0) return false
   if ((await revisionsOf(queries, card)).length === 0) await queries.delete(cards).where(eq(cards.id, card))
+  return true
 }
 
 /** Every revision of every card in the order of their ids, a page at a time. */

@@ -37,10 +37,20 @@ export async function entriesOf(queries: Queries, run: string): Promise<Entry[]>
   return rows.map(asEntry)
 }
 
-const asEntry = ({ body, kind: _kind, ...head }: typeof entries.$inferSelect): Entry => ({ ...head, ...body })
+const asEntry = ({ body, kind: _kind, seat: _seat, seal: _seal, ...head }: typeof entries.$inferSelect): Entry => ({
+  ...head,
+  ...body,
+})
+
+/** What proves an entry: the seat it was made in, and the seal made with that seat's key. */
+export type Proof = { seat: string; mac: string }
 
 /** Adds entries to the tape with their readings' figures as columns. */
-export async function appendEntries(queries: Queries, added: (Entry & { receivedAt: string })[]): Promise<void> {
+export async function appendEntries(
+  queries: Queries,
+  added: (Entry & { receivedAt: string })[],
+  proofs: ReadonlyMap<string, Proof> = new Map(),
+): Promise<void> {
   if (added.length === 0) return
   await queries.insert(entries).values(
     added.map(({ id, run, n, at, by, receivedAt, ...body }) => ({
@@ -52,6 +62,8 @@ export async function appendEntries(queries: Queries, added: (Entry & { received
       receivedAt,
       kind: body.kind,
       body: body as EntryBody,
+      seat: proofs.get(id)?.seat ?? null,
+      seal: proofs.get(id)?.mac ?? null,
     })),
   )
   const rows = added.flatMap((entry) => {

@@ -1,9 +1,8 @@
 import type { Instrument } from '@sure-spool/core'
-import type { Person, ShopSettings } from '@sure-spool/contract'
+import type { ShopSettings } from '@sure-spool/contract'
 import { asc, eq, sql } from 'drizzle-orm'
-import { v7 } from 'uuid'
 import type { Queries } from '../database/connect'
-import { audit, instruments, people, settings } from '../database/schema'
+import { instruments, settings } from '../database/schema'
 
 /** A shop that nobody has set up yet. */
 export const plainSettings: ShopSettings = {
@@ -15,8 +14,6 @@ export const plainSettings: ShopSettings = {
   tagPrefix: 'U-',
 }
 
-export const allPeople = (queries: Queries): Promise<Person[]> => queries.select().from(people).orderBy(asc(people.id))
-
 export async function allInstruments(queries: Queries): Promise<Instrument[]> {
   const rows = await queries.select().from(instruments).orderBy(asc(instruments.place), asc(instruments.id))
   return rows.map((row) => row.body)
@@ -27,11 +24,10 @@ export async function readSettings(queries: Queries): Promise<ShopSettings> {
   return row?.body ?? plainSettings
 }
 
-export async function insertShop(
+export async function insertKit(
   queries: Queries,
-  shop: { people: Person[]; instruments: Instrument[]; settings?: ShopSettings },
+  shop: { instruments: Instrument[]; settings?: ShopSettings },
 ): Promise<void> {
-  if (shop.people.length > 0) await queries.insert(people).values(shop.people)
   if (shop.instruments.length > 0)
     await queries.insert(instruments).values(shop.instruments.map((body, place) => ({ id: body.id, place, body })))
   if (shop.settings) await queries.insert(settings).values({ id: 1, body: shop.settings })
@@ -54,20 +50,4 @@ export async function readInstrument(queries: Queries, id: string): Promise<Inst
 
 export async function dropInstrument(queries: Queries, id: string): Promise<void> {
   await queries.delete(instruments).where(eq(instruments.id, id))
-}
-
-export async function putPerson(queries: Queries, person: Person): Promise<void> {
-  const { name, role } = person
-  await queries.insert(people).values(person).onDuplicateKeyUpdate({ set: { name, role } })
-}
-
-/** Notes who did what outside the runs' own tapes. */
-export async function note(
-  queries: Queries,
-  what: string,
-  about: string,
-  by: string | null,
-  detail: Record<string, unknown> = {},
-): Promise<void> {
-  await queries.insert(audit).values({ id: v7(), at: new Date().toISOString(), by, what, about, detail })
 }

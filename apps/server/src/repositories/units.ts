@@ -24,8 +24,10 @@ export async function insertUnit(queries: Queries, unit: Unit): Promise<void> {
   await queries.insert(units).values(asRow(unit))
 }
 
-export async function readUnit(queries: Queries, id: string): Promise<Unit | undefined> {
-  const [row] = await queries.select().from(units).where(eq(units.id, id))
+/** @param lock keeps others from it until the transaction ends */
+export async function readUnit(queries: Queries, id: string, lock = false): Promise<Unit | undefined> {
+  const query = queries.select().from(units).where(eq(units.id, id))
+  const [row] = await (lock ? query.for('update') : query)
   return row && asUnit(row)
 }
 

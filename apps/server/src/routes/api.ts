@@ -15,14 +15,19 @@ import { openApiDocument } from '@sure-spool/contract/openapi'
 import type { Entry, Instrument } from '@sure-spool/core'
 import express, { Router } from 'express'
 import { inSnapshot, type Database } from '../database/connect'
+import { belongsHere, sealIn } from '../http/comesIn'
 import { answers, idOf, parse } from '../http/handle'
 import { notFound } from '../http/problem'
 import { bytesOf, follows, sendPieces } from '../http/streamed'
 import { cardRoutes } from './cards'
+import { doorRoutes, keyRoutes } from './door'
 import type { Served } from './served'
-import { allInstruments, allPeople, readSettings } from '../repositories/shop'
+import { allPeople } from '../repositories/people'
+import { allInstruments, readSettings } from '../repositories/shop'
 import { lastTagNumber, listUnits } from '../repositories/units'
 import { keepInstrument, keepPerson, keepSettings, retireInstrument } from '../services/keepShop'
+import { working } from '../services/access'
+import { madeBy, provenBy, theirs } from '../services/door/seal'
 import { keepEntries } from '../services/keepEntries'
 import { exportShop } from '../services/exportShop'
 import { moveTo, queue, startRun, takeIn, viewRun } from '../services/queue'
@@ -30,15 +35,19 @@ import { runsOfUnit } from '../services/unitRuns'
 import { readingsCsv } from '../services/readingsCsv'
 
 /** The API under /api/v1. What is mounted here stands in the contract's list of routes. */
-export function apiRoutes({ database, heavy, version }: Served): Router {
+export function apiRoutes({ database, heavy, version, house }: Served): Router {
   const router = Router()
   const document = openApiDocument(version)
   const json = express.json({ limit: '512kb' })
-  const house = express.raw({ type: 'application/json', limit: '64mb' })
+  const wholeShop = express.raw({ type: 'application/json', limit: '64mb' })
 
   router.get('/openapi.json', (_request, response) => {
     response.json(document)
   })
+
+  router.use('/door', doorRoutes({ database, house }))
+  router.use(belongsHere)
+  router.use('/shop', keyRoutes({ database }))
 
   router.get(
     '/shop',
@@ -47,21 +56,25 @@ export function apiRoutes({ database, heavy, version }: Served): Router {
   router.get(
     '/shop/export',
     answers(async (_request, response) => {
+      working('technician')
       response.type('application/json')
       await inSnapshot(database, (queries) => sendPieces(response, exportShop(queries)))
     }),
   )
   router.post(
     '/shop/import',
-    house,
-    follows((request, followed) => heavy.run('import-shop', { bytes: bytesOf(request) }, followed)),
+    wholeShop,
+    follows((request, followed) => {
+      const by = working('technician')
+      return heavy.run('import-shop', { bytes: bytesOf(request), by }, followed)
+    }),
   )
 
   router.put(
     '/shop/settings',
     json,
     answers(async (request) => {
-      const { settings, by } = parse(settingsBodySchema, request.body)
+      const { settings, by } = await theirs(database, parse(settingsBodySchema, request.body))
       await keepSettings(database, settings, by)
       return shopView(database)
     }),
@@ -70,7 +83,7 @@ export function apiRoutes({ database, heavy, version }: Served): Router {
     '/shop/instruments/:id',
     json,
     answers(async (request) => {
-      const { instrument, by } = parse(instrumentBodySchema, request.body)
+      const { instrument, by } = await theirs(database, parse(instrumentBodySchema, request.body))
       await keepInstrument(database, String(request.params['id']), instrument as Instrument, by)
       return shopView(database)
     }),
@@ -78,7 +91,7 @@ export function apiRoutes({ database, heavy, version }: Served): Router {
   router.delete(
     '/shop/instruments/:id',
     answers(async (request) => {
-      const { by } = parse(byQuerySchema, request.query)
+      const { by } = await theirs(database, parse(byQuerySchema, request.query))
       await retireInstrument(database, String(request.params['id']), by)
       return shopView(database)
     }),
@@ -87,7 +100,7 @@ export function apiRoutes({ database, heavy, version }: Served): Router {
     '/shop/people/:id',
     json,
     answers(async (request) => {
-      const { person, by } = parse(personBodySchema, request.body)
+      const { person, by } = await theirs(database, parse(personBodySchema, request.body))
       await keepPerson(database, idOf(request.params['id']), person, by)
       return shopView(database)
     }),
@@ -101,7 +114,9 @@ export function apiRoutes({ database, heavy, version }: Served): Router {
     '/units',
     json,
     answers(async (request, response) => {
-      const unit = await takeIn(database, parse(newUnitSchema, request.body))
+      const body = parse(newUnitSchema, request.body)
+      await madeBy(database, body.takenInBy, body, sealIn(request), 'takenInBy')
+      const unit = await takeIn(database, body)
       response.status(201)
       return unit
     }),
@@ -121,7 +136,9 @@ export function apiRoutes({ database, heavy, version }: Served): Router {
   router.put(
     '/units/:id/place',
     json,
-    answers((request) => moveTo(database, idOf(request.params['id']), parse(movedUnitSchema, request.body))),
+    answers(async (request) =>
+      moveTo(database, idOf(request.params['id']), await theirs(database, parse(movedUnitSchema, request.body))),
+    ),
   )
 
   router.use('/cards', cardRoutes({ database, heavy }))
@@ -130,7 +147,9 @@ export function apiRoutes({ database, heavy, version }: Served): Router {
     '/runs',
     json,
     answers(async (request, response) => {
-      const view = await startRun(database, parse(newRunSchema, request.body))
+      const body = parse(newRunSchema, request.body)
+      await madeBy(database, body.by, body, sealIn(request))
+      const view = await startRun(database, body)
       response.status(201)
       return view
     }),
@@ -151,9 +170,10 @@ export function apiRoutes({ database, heavy, version }: Served): Router {
   router.post(
     '/runs/:id/entries',
     json,
-    answers((request) => {
-      const { entries } = parse(entriesSchema, request.body)
-      return keepEntries(database, idOf(request.params['id']), entries as Entry[], new Date().toISOString())
+    answers(async (request) => {
+      const { entries, seals, seconds } = parse(entriesSchema, request.body)
+      const proofs = await provenBy(database, entries as Entry[], seals, seconds)
+      return keepEntries(database, idOf(request.params['id']), entries as Entry[], new Date().toISOString(), proofs)
     }),
   )
   return router

@@ -11,11 +11,14 @@ import {
 import express, { Router } from 'express'
 import { z } from 'zod'
 import { inSnapshot, type Database, type Queries } from '../database/connect'
+import { sealIn } from '../http/comesIn'
 import { answers, idOf, parse } from '../http/handle'
 import { notFound } from '../http/problem'
 import { bytesOf, follows, sendPieces } from '../http/streamed'
 import { recordOf } from '../repositories/cardRecord'
 import { publishedCards, publishedIds, readRevision, revisionsOf } from '../repositories/revisions'
+import { working } from '../services/access'
+import { madeBy, theirs } from '../services/door/seal'
 import { figuresCsv } from '../services/figuresCsv'
 import { jsonList } from '../services/jsonText'
 import { findCards } from '../services/findCards'
@@ -32,7 +35,7 @@ export function cardRoutes({ database, heavy }: Pick<Served, 'database' | 'heavy
   const json = express.json({ limit: '1mb' })
   const heads = express.json({ limit: '8mb' })
   const many = express.raw({ type: ['application/json', 'application/x-ndjson'], limit: '64mb' })
-  const csv = express.raw({ type: ['text/csv', 'text/plain'], limit: '8mb' })
+  const csv = express.raw({ type: 'text/csv', limit: '8mb' })
   const placeOf = (params: Record<string, unknown>) => {
     const revision = revisionSchema.safeParse(params['revision'])
     if (!revision.success) throw notFound('This revision')
@@ -64,30 +67,30 @@ export function cardRoutes({ database, heavy }: Pick<Served, 'database' | 'heavy
   router.post(
     '/figures',
     csv,
-    follows((request, followed) => {
-      const { by } = parse(byQuerySchema, request.query)
+    follows(async (request, followed) => {
+      const { by } = await theirs(database, parse(byQuerySchema, request.query))
       return heavy.run('preview-figures', { bytes: bytesOf(request), by }, followed)
     }),
   )
   router.post(
     '/figures/:id/keep',
     json,
-    follows((request, followed) => {
-      const { by } = parse(keepFiguresSchema, request.body)
+    follows(async (request, followed) => {
+      const { by } = await theirs(database, parse(keepFiguresSchema, request.body))
       return heavy.run('keep-figures', { preview: idOf(request.params['id']), by }, followed)
     }),
   )
   router.post(
     '/preview',
     heads,
-    answers((request) => previewCards(database, parse(previewCardsSchema, request.body))),
+    answers(async (request) => previewCards(database, await theirs(database, parse(previewCardsSchema, request.body)))),
   )
   router.post(
     '/import',
     many,
     follows((request, followed) => {
       const lines = request.is('application/x-ndjson') !== false
-      return heavy.run('import-cards', { bytes: bytesOf(request), lines }, followed)
+      return heavy.run('import-cards', { bytes: bytesOf(request), lines, by: working('technician') }, followed)
     }),
   )
   router.get(
@@ -114,25 +117,27 @@ export function cardRoutes({ database, heavy }: Pick<Served, 'database' | 'heavy
   router.put(
     '/:id/revisions/:revision',
     json,
-    answers((request) => {
+    answers(async (request) => {
       const { id, revision } = placeOf(request.params)
-      return writeCard(database, id, revision, parse(writtenCardSchema, request.body))
+      const body = parse(writtenCardSchema, request.body)
+      await madeBy(database, body.by, body, sealIn(request))
+      return writeCard(database, id, revision, body)
     }),
   )
   router.delete(
     '/:id/revisions/:revision',
-    answers((request) => {
+    answers(async (request) => {
       const { id, revision } = placeOf(request.params)
-      const { by } = parse(byQuerySchema, request.query)
+      const { by } = await theirs(database, parse(byQuerySchema, request.query))
       return dropDraft(database, id, revision, by)
     }),
   )
   router.post(
     '/:id/revisions/:revision/publish',
     json,
-    answers((request) => {
+    answers(async (request) => {
       const { id, revision } = placeOf(request.params)
-      return publishCard(database, id, revision, parse(publishSchema, request.body))
+      return publishCard(database, id, revision, await theirs(database, parse(publishSchema, request.body)))
     }),
   )
   return router

@@ -1,4 +1,4 @@
-import { cellsOf, linesOf, units } from '@sure-spool/contract'
+import { cellsOf, formulaCell, linesOf, units } from '@sure-spool/contract'
 import Papa from 'papaparse'
 import type { Queries } from '../database/connect'
 import { publishedCards } from '../repositories/revisions'
@@ -11,7 +11,7 @@ const columns = Object.keys(units)
  * @param ids of the cards, in the order in which they are given out
  */
 export async function* figuresCsv(queries: Queries, ids: string[]): AsyncGenerator<string> {
-  const options = { escapeFormulae: true, newline: '\r\n' }
+  const options = { escapeFormulae: formulaCell, newline: '\r\n' }
   yield Papa.unparse({ fields: cellsOf([], columns).fields, data: [] }, options)
   for (let from = 0; from < ids.length; from += cardsAtOnce) {
     const cards = await publishedCards(queries, ids.slice(from, from + cardsAtOnce))

@@ -8,7 +8,7 @@ import { cardsHere } from '../repositories/cards'
 import { stampChanged } from '../repositories/cardSearch'
 import { insertCards, keepRevision, workedOut, type WorkedOut, type Written } from '../repositories/revisions'
 import { CardArrivals, revisionKey } from './cardArrivals'
-import { knownPerson } from './knownPerson'
+import { allowed } from './access'
 
 type Row = ImportedCards['rows'][number]
 
@@ -24,7 +24,7 @@ const conflict = (detail: string, errors: { path: string; detail: string }[] = [
 
 /** Says of each card of a file what would become of it, from its head and hash alone. */
 export async function previewCards(queries: Queries, { by, cards }: PreviewCards): Promise<CardsPreview> {
-  await knownPerson(queries, by)
+  await allowed(queries, by, 'technician')
   const arrivals = new CardArrivals(queries, {})
   const rows = await arrivals.decide(cards)
   return { rows, preview: arrivals.preview() }
@@ -44,7 +44,7 @@ export async function importCards(
   watched: Watched = unwatched,
 ): Promise<ImportedCards> {
   return inTransaction(database, async (queries) => {
-    await knownPerson(queries, by)
+    await allowed(queries, by, 'technician')
     const arrivals = new CardArrivals(queries, resolve)
     const { rows, kept } = await takeIn(queries, arrivals, cards, { by, at: new Date().toISOString() }, (done) =>
       watched(done, of),

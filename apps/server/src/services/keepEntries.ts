@@ -1,9 +1,10 @@
-import type { Kept } from '@sure-spool/contract'
+import type { Access, Kept } from '@sure-spool/contract'
 import { isClosed, runState, type Entry, type Run } from '@sure-spool/core'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { notFound, ProblemError } from '../http/problem'
-import { allPeople } from '../repositories/shop'
-import { appendEntries, readRun, readRunRow, rememberRun } from '../repositories/runs'
+import { note } from '../repositories/audit'
+import { allPeople } from '../repositories/people'
+import { appendEntries, readRun, readRunRow, rememberRun, type Proof } from '../repositories/runs'
 import { keepFinding } from '../repositories/findings'
 import { moveUnit } from '../repositories/units'
 import { accept, sameEntry } from './accept'
@@ -11,10 +12,17 @@ import { keepJudged } from './keepJudged'
 
 /**
  * Puts entries on a run's tape, all or none, and judges the run again. The same entry again is the same entry, once.
+ * @param proofs by the entries' ids: the seat that each was made in, and its seal
  * @returns what was kept and the run's verdicts
  * @throws ProblemError 404 (no such run), 409 (another body under a known id; a closed run), 422 (cannot belong to the run)
  */
-export async function keepEntries(database: Database, runId: string, sent: Entry[], now: string): Promise<Kept> {
+export async function keepEntries(
+  database: Database,
+  runId: string,
+  sent: Entry[],
+  now: string,
+  proofs?: ReadonlyMap<string, Proof>,
+): Promise<Kept> {
   const { grown, kept } = await inTransaction(database, async (queries) => {
     const row = await readRunRow(queries, runId, true)
     const run = row && (await readRun(queries, row))
@@ -29,11 +37,19 @@ export async function keepEntries(database: Database, runId: string, sent: Entry
       grown = { ...grown, entries: [...grown.entries, entry] }
       closed = isClosed(grown)
     }
-    const appended = appendEntries(queries, added)
+    const appended = appendEntries(queries, added, proofs)
     const state = runState(grown)
     const [summary] = await Promise.all([keepJudged(queries, state), appended])
     for (const entry of added)
-      if (entry.kind === 'decision' && entry.what !== 'more-tests') await keepFinding(queries, state, entry)
+      if (entry.kind === 'decision') {
+        if (entry.what !== 'more-tests') await keepFinding(queries, state, entry)
+        await note(queries, 'decided', run.unit.tag, entry.by, {
+          run: runId,
+          what: entry.what,
+          finding: state.finding.word,
+          ...(entry.second === undefined ? {} : { second: entry.second }),
+        })
+      }
     if (added.length > 0 && state.closed) await moveUnit(queries, row.unit, 'done', null)
     const kept: Kept = {
       kept: sent.map(({ id }) => ({
@@ -50,11 +66,20 @@ export async function keepEntries(database: Database, runId: string, sent: Entry
   return kept
 }
 
-/** Who may stand on this tape: those who do already, and only where somebody new comes up the shop's people are asked for. */
-async function knownPeople(queries: Queries, run: Run, startedBy: string, fresh: Entry[]): Promise<Set<string>> {
-  const known = new Set([startedBy, ...run.entries.map((entry) => entry.by)])
-  if (fresh.every((entry) => known.has(entry.by))) return known
-  return new Set((await allPeople(queries)).map((person) => person.id))
+/**
+ * Who may stand on this tape, and what they may do: those who do already work here; only where somebody new comes up, or something is
+ * decided, the shop's people are asked for.
+ */
+async function knownPeople(
+  queries: Queries,
+  run: Run,
+  startedBy: string,
+  fresh: Entry[],
+): Promise<ReadonlyMap<string, Access>> {
+  const working = [startedBy, ...run.entries.map((entry) => entry.by)]
+  const known = new Map(working.map((id): [string, Access] => [id, 'learner']))
+  if (fresh.every((entry) => known.has(entry.by) && entry.kind !== 'decision')) return known
+  return new Map((await allPeople(queries)).map(({ id, access }) => [id, access]))
 }
 
 function withoutRepeats(kept: Entry[], sent: Entry[]): Entry[] {

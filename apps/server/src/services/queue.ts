@@ -1,15 +1,18 @@
 import type { MovedUnit, NewRun, NewUnit, Queue, RunView, Unit } from '@sure-spool/contract'
 import { runState, summarise, type Run } from '@sure-spool/core'
 import { canonical } from '../canonical'
+import { databaseCode } from '../database/codes'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound, ProblemError } from '../http/problem'
 import { readRevision } from '../repositories/revisions'
 import { insertRun, readRun, readRunRow } from '../repositories/runs'
-import { allInstruments, note, readSettings } from '../repositories/shop'
+import { note } from '../repositories/audit'
+import { allInstruments, readSettings } from '../repositories/shop'
+import { allowed } from './access'
+import { freeTag } from './freeTag'
 import { keepJudged } from './keepJudged'
-import { knownPerson } from './knownPerson'
-import { lastRunOf, revisionNow } from './unitRuns'
+import { lastRunOf, openRunOf, revisionNow } from './unitRuns'
 import {
   countPlaces,
   insertUnit,
@@ -17,7 +20,6 @@ import {
   moveUnit,
   readUnit,
   setHistory,
-  tagTaken,
   type QueuePage,
 } from '../repositories/units'
 
@@ -40,32 +42,43 @@ export async function queue(
   return { units: page, counts, ...(more ? { next: encodeCursor({ takenInAt: last.takenInAt, id: last.id }) } : {}) }
 }
 
-/** Takes a unit in. The same unit again is the same unit; another body under its id, or another unit's tag, is a conflict. */
+/**
+ * Takes a unit in. The same unit again is the same unit; another body under its id is a conflict. A tag that is on another unit by now
+ * keeps nobody out: the later unit gets the next one, and the answer says which.
+ */
 export async function takeIn(database: Database, body: NewUnit): Promise<Unit> {
+  for (let meetings = 0; ; meetings++) {
+    try {
+      return await takeInOnce(database, body)
+    } catch (error) {
+      // two that came at once for one tag: the one that lost looks again
+      if (meetings === mostMeetings || databaseCode(error) !== 'ER_DUP_ENTRY') throw error
+    }
+  }
+}
+const mostMeetings = 20
+
+function takeInOnce(database: Database, body: NewUnit): Promise<Unit> {
   return inTransaction(database, async (queries) => {
     const before = await readUnit(queries, body.id)
     if (before) {
       const { place: _place, blockedBy: _blockedBy, ...kept } = before
-      if (canonical(kept) === canonical(body)) return before
+      // the tag it was given stands, whatever it was sent with
+      if (canonical(kept) === canonical({ ...body, tag: kept.tag })) return before
       throw new ProblemError(
         409,
         'conflict',
         'Nothing was kept: a unit with this id is there already with another body.',
       )
     }
-    await knownPerson(queries, body.takenInBy, 'takenInBy')
+    await allowed(queries, body.takenInBy, 'learner', 'takenInBy')
     const card = await readRevision(queries, body.card.id, body.card.revision)
     if (!card) throw refused('card', 'names a card revision that is not here; find the card again')
     if (card.state === 'draft') throw refused('card', 'names a draft; only a published card is measured against')
-    if (await tagTaken(queries, body.tag))
-      throw new ProblemError(
-        409,
-        'conflict',
-        `Nothing was kept: the tag ${body.tag} is on another unit. Give this one another tag.`,
-        [{ path: 'tag', detail: 'is on another unit' }],
-      )
-    const unit: Unit = { ...body, place: 'waiting' }
+    const tag = await freeTag(queries, body.tag)
+    const unit: Unit = { ...body, tag, place: 'waiting' }
     await insertUnit(queries, unit)
+    if (tag !== body.tag) await note(queries, 'renamed', tag, body.takenInBy, { from: body.tag })
     return unit
   })
 }
@@ -78,7 +91,7 @@ export async function moveTo(database: Database, id: string, { place, blockedBy,
   return inTransaction(database, async (queries) => {
     const unit = await readUnit(queries, id)
     if (!unit) throw notFound('This unit')
-    await knownPerson(queries, by, 'by')
+    await allowed(queries, by, 'learner')
     if (unit.place === 'done')
       throw new ProblemError(409, 'conflict', 'Nothing was moved: this unit is done. Start another run for it.')
     const words = place === 'blocked' ? (blockedBy ?? '') : null
@@ -95,10 +108,13 @@ export async function moveTo(database: Database, id: string, { place, blockedBy,
 
 /**
  * Starts a run of a unit on the card revision it was taken in with; the same run again is the same run. After an earlier run it is
- * the card's newest revision, in the condition that run left the unit in, compared with what was read then.
+ * the card's newest revision, in the condition that run left the unit in, compared with what was read then. A unit's run that is open is
+ * gone on with where that was asked for.
  */
 export async function startRun(database: Database, body: NewRun): Promise<RunView> {
   return inTransaction(database, async (queries) => {
+    // held until this is done, and before anything else is read: of two benches at once the later one finds what the first began
+    const unit = await readUnit(queries, body.unit, true)
     const before = await readRunRow(queries, body.id)
     if (before && (before.unit !== body.unit || before.startedAt !== body.startedAt))
       throw new ProblemError(
@@ -106,9 +122,10 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
         'conflict',
         'Nothing was kept: a run with this id is there already with another body.',
       )
-    const unit = await readUnit(queries, body.unit)
     if (!unit) throw refused('unit', 'names a unit that is not here; take it in first')
-    await knownPerson(queries, body.by, 'by')
+    await allowed(queries, body.by, 'learner')
+    const open = before || !body.goOn ? undefined : await openRunOf(queries, unit.id)
+    if (open) return open
     const [settings, instruments] = await Promise.all([readSettings(queries), allInstruments(queries)])
     const past = before ? undefined : await lastRunOf(queries, unit.id)
     const row = before ?? {

@@ -1,3 +1,4 @@
+import { formulaCell } from '@sure-spool/contract'
 import { runState, type Run } from '@sure-spool/core'
 import Papa from 'papaparse'
 
@@ -27,5 +28,5 @@ export function readingsCsv(run: Run): string {
       'out of use': state.tape.gone.get(entry.id)?.how ?? '',
     }
   })
-  return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })
+  return Papa.unparse(rows, { escapeFormulae: formulaCell, newline: '\r\n' })
 }

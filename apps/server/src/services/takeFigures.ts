@@ -18,9 +18,9 @@ import type { Watched } from '../heavy/watched'
 import { notFound, ProblemError } from '../http/problem'
 import { cardIdByName } from '../repositories/cards'
 import { heldFile, holdFile, letGo } from '../repositories/heldFiles'
-import { keepRevision, readRevision, revisionsOf } from '../repositories/revisions'
-import { note } from '../repositories/shop'
-import { knownPerson } from './knownPerson'
+import { hashesOf, keepRevision, readRevision, revisionsOf } from '../repositories/revisions'
+import { note } from '../repositories/audit'
+import { allowed } from './access'
 
 const refused = (detail: string) => new ProblemError(422, 'refused', `Nothing was taken in: ${detail}`)
 const mostRows = 20_000
@@ -53,7 +53,7 @@ export async function previewFigures(
 ): Promise<FiguresPreview> {
   const text = textOf(bytes)
   return inTransaction(database, async (queries) => {
-    await knownPerson(queries, by)
+    await allowed(queries, by, 'technician')
     const { rows, changed, ...read } = await workOut(queries, text, watched)
     const preview = v7()
     await holdFile(queries, { id: preview, at: new Date().toISOString(), by, body: text, said: saidOf(rows, changed) })
@@ -72,23 +72,31 @@ export async function keepFigures(
   watched: Watched,
 ): Promise<FiguresKept> {
   return inTransaction(database, async (queries) => {
-    await knownPerson(queries, by)
+    await allowed(queries, by, 'technician')
     const held = await heldFile(queries, preview)
     if (!held) throw notFound('This file')
     const { rows, changed } = await workOut(queries, held.body, watched)
-    if (saidOf(rows, changed) !== held.said)
-      throw new ProblemError(
-        409,
-        'conflict',
-        'Nothing was taken in: what is here has changed since you looked. Take the file in again and look at it.',
-      )
+    if (saidOf(rows, changed) !== held.said) throw changedSince
     const at = new Date().toISOString()
-    for (const { card } of changed) await keepRevision(queries, card, hashOf(card), { by, at })
+    const here = await hashesOf(
+      queries,
+      changed.map(({ card }) => card.id),
+    )
+    for (const { card } of changed) {
+      const before = here.get(card.id)?.get(card.revision)
+      if (!(await keepRevision(queries, card, hashOf(card), { by, at }, before))) throw changedSince
+    }
     await note(queries, 'figures-in', `${changed.length} drafts`, by, { rows: rows.length })
     await letGo(queries, preview)
     return { drafts: changed.map(nameOf) }
   })
 }
+
+const changedSince = new ProblemError(
+  409,
+  'conflict',
+  'Nothing was taken in: what is here has changed since you looked. Take the file in again and look at it.',
+)
 
 /** A card that a file touches: what it stands on, and the lines that went into it. */
 interface Touched {

@@ -1,4 +1,4 @@
-import type { UnitRun, UnitRuns } from '@sure-spool/contract'
+import type { RunView, UnitRun, UnitRuns } from '@sure-spool/contract'
 import {
   comparisonOf,
   entriesThatStand,
@@ -89,4 +89,13 @@ export async function lastRunOf(
 /** The card revision a unit's next run is judged by: the newest published one, or the sketch it was taken in on. */
 export async function revisionNow(queries: Queries, card: { id: string; revision: number }): Promise<number> {
   return (await publishedRevision(queries, card.id)) ?? card.revision
+}
+
+/** The run of a unit that nobody has closed yet; nothing where there is none. */
+export async function openRunOf(queries: Queries, unit: string): Promise<RunView | undefined> {
+  const row = await lastRunRow(queries, unit)
+  const run = row && (await readRun(queries, row))
+  if (!run) return undefined
+  const state = runState(run)
+  return state.closed ? undefined : { run, state: summarise(state) }
 }

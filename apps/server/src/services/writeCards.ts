@@ -4,9 +4,10 @@ import { hashOf } from '../canonical'
 import { inTransaction, type Database } from '../database/connect'
 import { notFound, ProblemError } from '../http/problem'
 import { dropRevision, keepRevision, readRevision, revisionsOf } from '../repositories/revisions'
-import { note } from '../repositories/shop'
-import { knownPerson } from './knownPerson'
+import { note } from '../repositories/audit'
+import { allowed } from './access'
 
+const changedMeanwhile = 'somebody else has changed this draft. Open it again; what you wrote stays in this browser.'
 const conflict = (detail: string) => new ProblemError(409, 'conflict', `Nothing was kept: ${detail}`)
 
 /**
@@ -21,19 +22,20 @@ export async function writeCard(database: Database, id: string, revision: number
     throw new ProblemError(422, 'refused', 'Nothing was kept: a card is written as a draft and then published.')
   const hash = hashOf(card)
   return inTransaction(database, async (queries) => {
-    await knownPerson(queries, body.by)
+    // a sketch is what a part without a card is measured on: whoever works makes one
+    await allowed(queries, body.by, card.state === 'sketch' ? 'learner' : 'technician')
     const all = await revisionsOf(queries, id)
     const before = all.find((one) => one.revision === revision)
     if (before?.hash === hash) return { hash, revision, state: before.state }
     if (before && before.state !== 'draft') throw conflict(`revision ${revision} is ${before.state} and never changes.`)
-    if (before && before.hash !== body.replaces)
-      throw conflict('somebody else has changed this draft. Open it again; what you wrote stays in this browser.')
+    if (before && before.hash !== body.replaces) throw conflict(changedMeanwhile)
     const newest = all.at(-1)
     if (!before && newest && newest.state === 'draft')
       throw conflict(`revision ${newest.revision} of this card is a draft already. Go on with that one.`)
     if (!before && revision !== (newest?.revision ?? 0) + 1)
       throw conflict(`the next revision of this card is ${(newest?.revision ?? 0) + 1}.`)
-    await keepRevision(queries, card, hash, { by: body.by, at: new Date().toISOString() })
+    const written = { by: body.by, at: new Date().toISOString() }
+    if (!(await keepRevision(queries, card, hash, written, before?.hash))) throw conflict(changedMeanwhile)
     return { hash, revision, state: card.state }
   })
 }
@@ -46,7 +48,7 @@ export async function publishCard(
   { by, hash }: { by: string; hash: string },
 ): Promise<Written> {
   return inTransaction(database, async (queries) => {
-    await knownPerson(queries, by)
+    await allowed(queries, by, 'technician')
     const draft = await readRevision(queries, id, revision)
     if (!draft) throw notFound('This draft')
     const published: Card = { ...draft, state: 'published' }
@@ -62,7 +64,9 @@ export async function publishCard(
       throw new ProblemError(422, 'refused', 'Nothing was published: a card without a check measures nothing.', [
         { path: 'checks', detail: 'is empty' },
       ])
-    await keepRevision(queries, published, now, { by, at: new Date().toISOString() })
+    const written = { by, at: new Date().toISOString() }
+    if (!(await keepRevision(queries, published, now, written, hash)))
+      throw conflict('the draft has changed since you read it. Look at it again.')
     await note(queries, 'published', `${draft.name.maker} ${draft.name.model}`, by, { card: id, revision })
     return { hash: now, revision, state: 'published' }
   })
@@ -76,11 +80,11 @@ export async function dropDraft(
   by: string,
 ): Promise<{ dropped: true }> {
   return inTransaction(database, async (queries) => {
-    await knownPerson(queries, by)
+    await allowed(queries, by, 'technician')
     const draft = await readRevision(queries, id, revision)
     if (!draft) throw notFound('This draft')
     if (draft.state !== 'draft') throw conflict(`revision ${revision} is ${draft.state} and stays.`)
-    await dropRevision(queries, id, revision)
+    if (!(await dropRevision(queries, id, revision))) throw conflict('it was published meanwhile, and stays.')
     await note(queries, 'dropped', `${draft.name.maker} ${draft.name.model}`, by, { card: id, revision })
     return { dropped: true }
   })

@@ -7,7 +7,10 @@ import { useScreenKeys } from '../keys/useScreenKeys'
 import { muted } from '../reading/verdictSound'
 import { useBench } from '../store/bench'
 import { newId } from '../store/newId'
-import { againVerb } from '../words/instruction'
+import { useFigures } from '../words/figures'
+import { againWay } from '../words/instruction'
+import { leftOutWords } from '../words/steps'
+import { meterWords } from '../words/title'
 import { reasonsFor } from './answers'
 import AskLine from './AskLine.vue'
 import { benchKeys, type BenchSituation } from './benchKeys'
@@ -35,6 +38,7 @@ import { useQuestions } from './useQuestions'
 const props = defineProps<{ run: string }>()
 const bench = useBench()
 const router = useRouter()
+const figures = useFigures()
 const grounds = ref(false)
 const deciding = ref(false)
 const reopened = ref(false)
@@ -63,7 +67,17 @@ watch(atFinding, () => screenChanged())
 watch(atFinding, () => (reopened.value = false))
 watch(() => bench.stepId, stepChanged)
 const shownEvaluation = computed(() => bench.evaluationOf(bench.current?.entry) ?? bench.lastReading)
-const again = computed(() => againVerb(bench.doing, bench.current?.status, bench.contact))
+const meterSaid = computed(() =>
+  isReading.value && bench.check ? meterWords(bench.check, bench.meter, bench.rangeAsked) : '',
+)
+/** said as a set-up ends: what is open behind the hand */
+const leftOut = computed(() => {
+  const { run, state, cursor, steps } = bench
+  if (!run || !state || cursor !== null) return ''
+  const open = steps.filter((one) => state.leftOut.includes(one.step.id)).map((one) => one.step)
+  return leftOutWords(run.card, open, figures)
+})
+const again = computed(() => againWay(bench.doing, bench.current?.status, bench.contact))
 
 const situation = computed<BenchSituation>(() => {
   if (!bench.run || !step.value) return 'absent'
@@ -124,6 +138,7 @@ useScreenKeys(
     say: (key) => plain.say(nth('say', key)),
     pick: (key) => plain.pick(nth('pick', key)),
     choose: (key) => finding.value?.choose(nth('choose', key)),
+    settle: (key) => finding.value?.settle(nth('settle', key)),
     onward: () => tray.goOn(),
     up: () => bench.move(-1),
     down: () => bench.move(1),
@@ -134,6 +149,7 @@ useScreenKeys(
     undo: questions.undo,
     skip: questions.skip,
     note: questions.note,
+    points: questions.points,
     zero: () => bench.goTo('leads'),
     contact: () => bench.turnContact(),
     meter: () => bench.nextMeter(),
@@ -169,11 +185,19 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
       <section class="work-area" aria-label="The step">
         <div class="inside">
           <div class="top">
-            <StepTitle v-if="step" :step="step" :card="bench.run.card" :again="again" />
+            <StepTitle v-if="step" :step="step" :card="bench.run.card" :again="again" :meter="meterSaid" />
             <StepCaps v-if="!isReading" />
           </div>
-          <ReadingWork v-if="isReading" ref="reading" :line="line" :problem="problem" @type="typing.put" />
+          <ReadingWork
+            v-if="isReading"
+            ref="reading"
+            :meter="meterSaid"
+            :line="line"
+            :problem="problem"
+            @type="typing.put"
+          />
           <PlainWork v-else :line="line" :problem="problem" :acts="plain" @type="typing.put" />
+          <p v-if="leftOut" role="status" class="left-out">{{ leftOut }}</p>
           <p v-if="told" role="status" class="muted">{{ told }}</p>
         </div>
         <AskLine

@@ -4,14 +4,18 @@ import { computed } from 'vue'
 import { cameBackWords, useRecord } from '../cards/useRecord'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { useFigures } from '../words/figures'
-import { notProvedWords, notTestedWords, wouldSettle } from '../words/finding'
+import { notProvedWords, notTestedWords, type Settling } from '../words/finding'
 import { remarkWords } from '../words/remarks'
+import RolesPanel from './RolesPanel.vue'
+import SettlingPanel from './SettlingPanel.vue'
 import TodayPanel from './TodayPanel.vue'
 import { useToday } from './useToday'
 
 /** What a finding means: what the model is known for, today's card, what was not tested, what a pass does not prove. */
-const props = defineProps<{ state: RunState }>()
+const props = defineProps<{ state: RunState; settling: Settling[] }>()
 const figures = useFigures()
+/** what keeps it open goes before all else */
+const undecided = computed(() => props.state.finding.word === 'undecided')
 const remarks = computed(() =>
   props.state.remarks
     .filter((one) => one.entry === undefined && !one.answered)
@@ -28,6 +32,7 @@ const today = useToday(
 
 <template>
   <aside class="aside" aria-label="What it means" tabindex="0">
+    <SettlingPanel v-if="undecided" :settling="settling" :closed="state.closed" />
     <section v-if="modelWords">
       <h2 class="label">This model</h2>
       <p>
@@ -35,6 +40,7 @@ const today = useToday(
       </p>
     </section>
     <TodayPanel v-if="today" :then="state" :today="today" />
+    <RolesPanel :roles="state.roles" :card="state.run.card" />
     <section v-if="remarks.length > 0">
       <h2 class="label">Before it is closed</h2>
       <p v-for="one in remarks" :key="one.id">
@@ -56,12 +62,7 @@ const today = useToday(
         <strong>{{ one.head }}</strong> {{ one.text }}
       </p>
     </section>
-    <section v-if="wouldSettle(state, figures).length > 0">
-      <h2 class="label">What would settle it</h2>
-      <p v-for="(one, i) in wouldSettle(state, figures)" :key="i">
-        <strong>{{ one.head }}</strong> {{ one.text }}
-      </p>
-    </section>
+    <SettlingPanel v-if="!undecided" :settling="settling" :closed="state.closed" />
   </aside>
 </template>
 

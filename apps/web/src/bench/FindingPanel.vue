@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { entriesThatStand } from '@sure-spool/core'
+import type { Seal } from '@sure-spool/contract'
+import { entriesThatStand, type Entry } from '@sure-spool/core'
 import { computed, ref } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
@@ -7,12 +8,13 @@ import { useBench } from '../store/bench'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { decisionWords } from '../words/kinds'
-import { findingTitle } from '../words/finding'
+import { findingTitle, wouldSettle } from '../words/finding'
 import { foundLines } from '../words/lines'
 import AskLine from './AskLine.vue'
 import { choicesFor, type Choice } from './decisions'
 import FindingLines from './FindingLines.vue'
 import FindingMeaning from './FindingMeaning.vue'
+import SecondWord from './SecondWord.vue'
 
 /** The finding: every judged line with its ruler, what was not tested, what a pass does not prove, and the decision. */
 defineProps<{ onward: string }>()
@@ -30,13 +32,16 @@ const lines = computed(() =>
   ),
 )
 const choices = computed(() => choicesFor(state.value, shop.settings.rewindHabit))
+const settling = computed(() => wouldSettle(state.value, figures))
 const chosen = ref<Choice | null>(null)
+const reason = ref('')
 const count = (verdict: string) =>
   lines.value.filter((line) => line.gone === undefined && line.evaluation.verdict === verdict).length
 const decision = computed(() =>
   state.value.tape.entries.findLast((entry) => entry.kind === 'decision' && !state.value.tape.takenBack.has(entry.id)),
 )
 
+const nameOf = (id: string) => shop.people.find((one) => one.id === id)?.name ?? 'A second person'
 /** Decisions that a later one took the place of: struck, not gone. */
 const earlier = computed(() => entriesThatStand(state.value.tape, 'decision').slice(0, -1))
 
@@ -49,21 +54,37 @@ function choose(at: number): boolean {
 }
 
 function decide(why: string): void {
+  if (shop.person?.access === 'learner') reason.value = why
+  else keep(why)
+}
+
+function keep(why: string, second?: string, word?: (entry: Entry) => Seal): void {
   const choice = chosen.value
   if (!choice) return
   leave()
   again.value = false
-  bench.add({ kind: 'decision', what: choice.what, why, ...(choice.about.length > 0 ? { about: choice.about } : {}) })
+  const about = choice.about.length > 0 ? { about: choice.about } : {}
+  bench.add({ kind: 'decision', what: choice.what, why, ...about, ...(second === undefined ? {} : { second }) }, word)
   if (choice.what === 'more-tests')
     bench.goTo(state.value.steps.find((one) => one.status === 'to-do' || one.status === 'skipped')?.step.id ?? null)
   else bench.goTo('finding')
 }
 
+/** Goes to the step that would settle it: the finding waits. */
+function settle(at: number): boolean {
+  const { step, tester } = (state.value.closed ? undefined : settling.value[at]) ?? {}
+  if (step === undefined) return false
+  if (tester) bench.bestMeter('insulation')
+  bench.goTo(step)
+  return true
+}
+
 function leave(): void {
   chosen.value = null
+  reason.value = ''
   emit('asking', false)
 }
-defineExpose({ choose })
+defineExpose({ choose, settle })
 </script>
 
 <template>
@@ -89,12 +110,13 @@ defineExpose({ choose })
     </header>
     <div class="body">
       <FindingLines :state="state" :lines="lines" />
-      <FindingMeaning :state="state" />
+      <FindingMeaning :state="state" :settling="settling" />
     </div>
     <footer class="decide">
       <p v-if="state.closed && !again && decision?.kind === 'decision'" class="closed">
         <s v-for="one in earlier" :key="one.id" class="muted">{{ decisionWords[one.what] }}: {{ one.why }}</s>
         <strong>Decided: {{ decisionWords[decision.what] }}.</strong> {{ decision.why }}
+        <span v-if="decision.second" class="muted">{{ nameOf(decision.second) }} stands for it.</span>
         <span class="muted">The run is closed; a note or an outcome can still be added.</span>
         <span class="after">
           <RouterLink class="runs" :to="{ name: 'unit', params: { id: state.run.unit.id } }"
@@ -116,7 +138,13 @@ defineExpose({ choose })
         />
       </div>
       <p v-if="chosen" class="follows" role="status">{{ chosen.follows }}</p>
-      <AskLine v-if="chosen" :question="`${chosen.label}: why?`" @keep="decide" @leave="leave" />
+      <SecondWord
+        v-if="chosen && reason"
+        :what="chosen.label"
+        @given="(second, word) => keep(reason, second, word)"
+        @leave="leave"
+      />
+      <AskLine v-else-if="chosen" :question="`${chosen.label}: why?`" @keep="decide" @leave="leave" />
     </footer>
   </div>
 </template>

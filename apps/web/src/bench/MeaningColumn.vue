@@ -7,6 +7,7 @@ import { useFigures } from '../words/figures'
 import { cautionFoot, cautionWords } from '../words/kinds'
 import { checkPoints, pairLabel } from '../words/points'
 import { remarkWords } from '../words/remarks'
+import RolesPanel from './RolesPanel.vue'
 
 /** What it means: checks between readings, remarks that do not hold, what the complaint points at, cautions. */
 const bench = useBench()
@@ -89,6 +90,7 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
 
 <template>
   <aside class="meaning" aria-label="What it means" tabindex="0">
+    <RolesPanel v-if="bench.state" :roles="bench.state.roles" :card="bench.state.run.card" />
     <section v-for="sum in sums" :key="sum.id">
       <h2 class="label">Between readings</h2>
       <p class="names">

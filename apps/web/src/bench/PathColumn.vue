@@ -1,52 +1,33 @@
 <script setup lang="ts">
 import type { Mark } from '@sure-spool/contract'
 import { sideOf, type StepGroup, type StepState } from '@sure-spool/core'
-import { computed } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { groupWords } from '../words/kinds'
-import { placeLabel } from '../words/points'
+import { stepLabel } from '../words/steps'
 
 /** The path in working order: the group that is worked on stands open, the others as one row each. */
 const bench = useBench()
 const figures = useFigures()
-const order: StepGroup[] = ['meet', 'safe', 'leads', 'windings', 'ground', 'act', 'finding']
+const order: StepGroup[] = ['meet', 'safe', 'leads', 'windings', 'ground', 'act', 'asked', 'finding']
 const groups = computed(() =>
   order
     .map((group) => ({ group, steps: bench.steps.filter((one) => one.step.group === group) }))
     .filter(({ steps }) => steps.length > 0),
 )
+// of many bars or leads the one that is open stands below the edge
+const path = ref<HTMLElement>()
+function showHere(): void {
+  const { scrollHeight = 0, clientHeight = 0 } = path.value ?? {}
+  if (scrollHeight > clientHeight) path.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest' })
+}
+watch(() => bench.stepId, showHere, { flush: 'post' })
+onMounted(showHere)
 const openGroup = computed(() => bench.current?.step.group)
 
-function label({ step }: StepState): string {
-  const card = bench.run?.card
-  if (!card) return ''
-  switch (step.kind) {
-    case 'reading': {
-      const check = card.checks.find((one) => one.id === step.check)
-      const place = placeLabel(card, step.check, step.point, figures)
-      if (step.point.drive) return `${place}, driven`
-      return check?.conditions?.state?.includes('flexed') && step.point.pair ? `${place}, bent` : place
-    }
-    case 'answer':
-      return card.checks.find((one) => one.id === step.check)?.label ?? step.check
-    case 'look':
-      return step.place
-    case 'isolate':
-      return 'make safe, isolate'
-    case 'temperature':
-      return 'temperature'
-    case 'leads':
-      return 'zero the leads'
-    case 'frame-proof':
-      return 'prove the frame'
-    case 'supply':
-      return 'volts while it is on'
-    case 'finding':
-      return 'finding, decide'
-  }
-}
+const label = ({ step }: StepState) => (bench.run ? stepLabel(bench.run.card, step, figures) : '')
 
 /** Where a name may be broken: behind a dash between two wires, or a stroke within one. */
 const pieces = (one: StepState) => label(one).split(/(?<=[–/])/)
@@ -63,7 +44,7 @@ const value = (one: StepState) => (one.point?.evaluation ? takenParts(one.point.
 </script>
 
 <template>
-  <nav class="path" aria-label="Path">
+  <nav ref="path" class="path" aria-label="Path">
     <section v-for="{ group, steps } in groups" :key="group" :class="{ open: group === openGroup }">
       <template v-if="group === openGroup">
         <h2>{{ groupWords[group] }}</h2>

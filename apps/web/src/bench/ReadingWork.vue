@@ -17,7 +17,7 @@ import TouchedPart from './TouchedPart.vue'
 import { useShownReading } from './useShownReading'
 
 /** A pair to touch: the part as it is held, the figure, its ruler and its reason; live while a number is typed. */
-const props = defineProps<{ line: Line | null; problem: string }>()
+const props = defineProps<{ line: Line | null; problem: string; meter: string }>()
 defineEmits<{ type: [text: string] }>()
 const bench = useBench()
 const figures = useFigures()
@@ -33,9 +33,7 @@ const caption = computed(() => {
   return bench.doing.mistyped ? 'what does the meter show?' : 'lift the probes, then touch again'
 })
 const instruction = computed(() =>
-  bench.run && bench.check
-    ? readingInstruction(bench.run.card, bench.check, bench.meter, bench.rangeAsked, figures, bench.saidRpm)
-    : '',
+  bench.run && bench.check ? readingInstruction(bench.run.card, bench.check, bench.meter, figures, bench.saidRpm) : '',
 )
 /** what is worth a word before it is touched, and holds nothing */
 const ahead = computed(() => {
@@ -58,8 +56,10 @@ const spoken = computed(() => {
 <template>
   <div class="reading-work">
     <div class="how">
-      <p class="instruction">{{ instruction }}</p>
-      <StepCaps />
+      <p class="instruction">
+        <strong v-if="meter" aria-hidden="true">{{ meter }}.</strong> {{ instruction }}
+      </p>
+      <StepCaps points />
     </div>
     <p v-for="{ what, todo } in ahead" :key="what" class="ahead" role="note">{{ what }} {{ todo }}</p>
     <CautionList :cautions="bench.current?.step.cautions ?? []" />
@@ -121,6 +121,7 @@ const spoken = computed(() => {
 }
 .instruction {
   font-size: 18px;
+  line-height: 1.25;
 }
 .ahead {
   color: var(--borderline);

@@ -2,13 +2,15 @@
 import ScreenKey from '../keys/ScreenKey.vue'
 import { muted } from '../reading/verdictSound'
 
-/** What can be done at any step besides the step itself. */
+/** What can be done at any step besides the step itself; beside a long title there is no room for all of it. */
+defineProps<{ points?: boolean }>()
 </script>
 
 <template>
   <div class="caps">
     <ScreenKey quiet act="note" />
     <ScreenKey quiet act="skip" />
+    <ScreenKey v-if="points" quiet act="points" />
     <ScreenKey quiet act="mute" :label="muted === 'yes' ? 'sound' : 'mute'" />
   </div>
 </template>

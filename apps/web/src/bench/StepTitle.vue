@@ -2,12 +2,13 @@
 import type { Card, Step } from '@sure-spool/core'
 import { computed } from 'vue'
 import { wirePaint } from '../look/wires'
-import { capital } from '../words/capital'
 import { useFigures } from '../words/figures'
 import { placeLabel, terminalOf } from '../words/points'
+import { titleLead, type Again } from '../words/title'
 
-/** What to do now, biggest on the screen. The wires named are underlined in their colours. */
-const props = defineProps<{ step: Step; card: Card; again: string; level?: 1 | 2 }>()
+/** What to do now, biggest on the screen: the quantity, the points; heard with it, what reads it. The wires named are underlined in their
+ *  colours. */
+const props = defineProps<{ step: Step; card: Card; again: Again; meter?: string; level?: 1 | 2 }>()
 const figures = useFigures()
 const pair = computed(() =>
   props.step.kind === 'reading'
@@ -19,13 +20,11 @@ const check = computed(() =>
     ? props.card.checks.find((one) => one.id === (props.step as { check?: string }).check)
     : undefined,
 )
-const verb = computed(() => {
-  if (props.again !== '') return props.again
-  if (check.value?.conditions?.state?.includes('flexed')) return 'Bend the lead, touch'
-  if (props.step.kind === 'reading' && props.step.point.drive !== undefined)
-    return props.step.point.drive ? 'Drive the coil, touch' : 'Coil at rest, touch'
-  return check.value?.kind === 'ac-output' ? 'At speed, touch' : 'Touch'
-})
+const lead = computed(() =>
+  props.step.kind === 'reading' && check.value
+    ? `${titleLead(check.value, props.step.point, props.again, figures)}:`
+    : '',
+)
 /** a step without a pair, or with more to it, is named by its check */
 const place = computed(() => {
   if (props.step.kind !== 'reading') return ''
@@ -35,10 +34,12 @@ const place = computed(() => {
     : placeLabel(props.card, props.step.check, props.step.point, figures)
 })
 /** the signs in the title: two long wire names stay on one line, and very long ones are read whole all the same */
-const length = computed(() =>
-  place.value === ''
-    ? verb.value.length + pair.value.reduce((sum, one) => sum + (one.terminal?.label ?? one.id).length, 0)
-    : place.value.length,
+const length = computed(
+  () =>
+    lead.value.length +
+    (place.value === ''
+      ? pair.value.reduce((sum, one) => sum + (one.terminal?.label ?? one.id).length, 0)
+      : place.value.length),
 )
 const plain: Partial<Record<Step['kind'], string>> = {
   look: 'Look at the part',
@@ -58,9 +59,9 @@ const plain: Partial<Record<Step['kind'], string>> = {
     :class="{ long: length > 26, longest: length > 60 }"
     aria-live="polite"
   >
-    <template v-if="place !== ''">{{ capital(place) }}</template>
+    <template v-if="place !== ''">{{ lead }} {{ place }}</template>
     <template v-else-if="step.kind === 'reading'">
-      {{ verb }}
+      {{ lead }}
       <template v-for="({ id, terminal }, i) in pair" :key="id">
         <template v-if="i === 1"> and </template>
         <span
@@ -78,7 +79,11 @@ const plain: Partial<Record<Step['kind'], string>> = {
         >
       </template>
     </template>
-    <template v-else>{{ step.kind === 'answer' ? check?.label : plain[step.kind] }}</template>
+    <template v-else>{{ step.kind === 'answer' ? check?.label : plain[step.kind] }}</template><span
+      v-if="meter"
+      class="unseen"
+      >, {{ meter }}</span
+    >
   </component>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
 import PlugFace from '../drawings/PlugFace.vue'
 import SetPicture from '../drawings/SetPicture.vue'
@@ -30,6 +30,17 @@ const seen = computed(() =>
     .join('; '),
 )
 const isThere = computed(() => (inSet.value && bench.check !== undefined) || plugs.value.length > 0)
+/** the first of two points that are picked on the drawing */
+const picked = ref<string>()
+watch(
+  () => bench.stepId,
+  () => (picked.value = undefined),
+)
+function touch(terminal: string): void {
+  const first = picked.value
+  picked.value = first === undefined ? terminal : undefined
+  if (first !== undefined && first !== terminal) bench.goToPoints([first, terminal])
+}
 defineExpose({ flip, turn })
 </script>
 
@@ -42,12 +53,14 @@ defineExpose({ flip, turn })
         :key="plug.id"
         :card="bench.run.card"
         :plug="plug"
-        :ring="pair"
+        touchable
+        :ring="picked === undefined ? pair : [picked]"
         :flipped="hold.flipped"
         :turns="hold.turns"
+        @touch="touch"
       />
       <p class="seen">
-        <span>{{ seen }}</span><ScreenKey quiet act="flip" />
+        <span>{{ picked === undefined ? seen : 'and the other point' }}</span><ScreenKey quiet act="flip" />
       </p>
     </template>
   </div>

@@ -1,18 +1,35 @@
 import { computed, ref, watch } from 'vue'
 import { emptyLine, keptText, openLine, overLine, press, type Line } from '../reading/line'
 import type { useBench } from '../store/bench'
+import { useShop } from '../store/shop'
 import { problemWords } from '../words/reasons'
 
 const takesFigure = new Set(['reading', 'temperature', 'leads', 'frame-proof', 'supply'])
 const longest = 300
 
+const shownText = ({ text }: Line): string => text.slice(0, 40)
+
 /** The line that is typed from anywhere on the bench, and what was wrong with it. */
 export function useLine(bench: ReturnType<typeof useBench>) {
+  const shop = useShop()
   const line = ref<Line | null>(null)
   const problem = ref('')
+  // what was typed for one step never reaches another
   watch(
     () => bench.stepId,
-    () => (problem.value = ''),
+    () => {
+      problem.value = line.value ? `“${shownText(line.value)}” was typed for another step and was not kept.` : ''
+      line.value = null
+    },
+  )
+  // what one read is not kept as another's
+  watch(
+    () => shop.person?.id,
+    (_now, before) => {
+      if (before === undefined || !line.value) return
+      problem.value = `Somebody else is at the bench: “${shownText(line.value)}” was not kept. Read it again.`
+      line.value = null
+    },
   )
   const isReading = () => bench.current?.step.kind === 'reading'
   /** the step takes a figure, and the run is open */
@@ -31,7 +48,7 @@ export function useLine(bench: ReturnType<typeof useBench>) {
 
   /** The word for over range, with the range a hand-ranged meter was put on. */
   function openOver(): boolean {
-    const range = bench.meter?.ranging === 'hand' ? bench.rangeAsked.replace('\u2009', '').replace('Ω', '') : ''
+    const range = bench.meter?.ranging === 'hand' ? bench.rangeInUse.replace('\u2009', '').replace('Ω', '') : ''
     if (takesFigures.value) line.value = overLine(range)
     return takesFigures.value
   }

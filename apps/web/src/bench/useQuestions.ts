@@ -1,9 +1,9 @@
-import { typedConditions } from '@sure-spool/core'
+import { typedConditions, typedPoints } from '@sure-spool/core'
 import { ref } from 'vue'
 import { useBench } from '../store/bench'
 import { useShop } from '../store/shop'
 
-type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back' | 'speed'
+type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back' | 'speed' | 'points'
 interface Question {
   kind: Kind
   question: string
@@ -34,6 +34,7 @@ export function useQuestions(tell: (words: string) => void) {
     else if (kind === 'note')
       bench.add({ kind: 'note', words, ...(isReading() && bench.check ? { about: bench.check.id } : {}) })
     else if (kind === 'speed') saySpeed(about, words)
+    else if (kind === 'points') goToPoints(words)
     else if (kind === 'keep') bench.add({ kind: 'answer', remark: about, reason: words })
     else bench.add({ kind: 'take-back', entry: about, reason: words })
   }
@@ -52,6 +53,22 @@ export function useQuestions(tell: (words: string) => void) {
     )
     if (read && 'rpm' in said) bench.retype(read, read.entry.reading.text, 'the speed was asked', { rpm: said.rpm })
     else tell(`“${words}” is no speed: type it as 2570 rpm. The reading is kept and waits for it.`)
+  }
+
+  /** Any two points of the part, in any quantity, also such as its card does not ask for. */
+  function points(): void {
+    const [a, b] = bench.run?.card.terminals ?? []
+    ask(
+      'points',
+      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries.`,
+    )
+  }
+
+  function goToPoints(words: string): void {
+    const typed = bench.run && typedPoints(words, bench.run.card)
+    if (!typed) return
+    if ('problem' in typed) tell(`${typed.problem} Nothing was asked.`)
+    else bench.goToPoints(typed.pair, typed.kind)
   }
 
   function undo(): void {
@@ -94,5 +111,5 @@ export function useQuestions(tell: (words: string) => void) {
 
   const note = () => ask('note', 'A note')
   const leave = () => void (question.value = null)
-  return { question, ask, answered, leave, undo, skip, takeBack, retake, note, askSpeed }
+  return { question, ask, answered, leave, undo, skip, takeBack, retake, note, points, askSpeed }
 }

@@ -15,7 +15,7 @@ export function useShownReading(line: () => Line | null) {
 
   /** The typed number judged by the same core, on a tape one entry longer. */
   const live = computed<Evaluation | undefined>(() => {
-    const { run, check } = bench
+    const { run, check, state } = bench
     const typed = line()
     if (!typed || !run || !check || bench.current?.step.kind !== 'reading') return undefined
     const made = bench.readingOf(keptText(typed))
@@ -30,7 +30,7 @@ export function useShownReading(line: () => Line | null) {
       check: check.id,
       reading: made.reading,
     }
-    return runState({ ...run, entries: [...run.entries, entry] }).evaluations.get('live')
+    return runState({ ...run, entries: [...run.entries, entry] }, state).evaluations.get('live')
   })
   const own = computed(() => (bench.doing ? undefined : bench.evaluationOf(bench.current?.entry)))
   const shown = computed(() => (line() ? live.value : (own.value ?? (bench.doing ? undefined : bench.lastReading))))

@@ -12,12 +12,12 @@ import { useCardSearch } from './useCardSearch'
 
 /** The cards: found by words, or by what was measured; digits go straight into the second line. */
 const router = useRouter()
-const { words, read, list, drafts, byFigures, nothing, loadMore } = useCardSearch()
+const { words, read, list, drafts, byFigures, nothing, first, loadMore } = useCardSearch()
 const wordsField = ref<{ $el: HTMLInputElement }>()
 const readField = ref<{ $el: HTMLInputElement }>()
-const openFirst = () => {
-  const [first] = list.value.cards
-  if (first) void router.push({ name: 'card', params: { id: first.id } })
+async function openFirst(): Promise<void> {
+  const card = await first()
+  if (card) void router.push({ name: 'card', params: { id: card.id } })
 }
 
 useScreenKeys(cardsKeys, () => 'list', {

@@ -1,5 +1,5 @@
 import type { CardList, CardRow } from '@sure-spool/contract'
-import { refDebounced } from '@vueuse/core'
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { ask, Away } from '../store/api'
@@ -25,7 +25,6 @@ export function useCardSearch() {
       ? `read=${encodeURIComponent(read.value)}&comma=${shop.settings.decimalComma}`
       : `find=${encodeURIComponent(words.value)}`,
   )
-  const asked = refDebounced(question, pause)
   let overtaken = new AbortController()
 
   async function load(more = false): Promise<void> {
@@ -46,16 +45,28 @@ export function useCardSearch() {
   }
   const loadMore = () => list.value.next !== undefined && void load(true)
 
-  watch(asked, () => {
-    void router.replace({
+  const typed = useTimeoutFn(() => void search(), pause, { immediate: false })
+  let answering: Promise<void> = Promise.resolve()
+  async function search(): Promise<void> {
+    typed.stop()
+    await router.replace({
       query: { ...(words.value ? { find: words.value } : {}), ...(read.value ? { read: read.value } : {}) },
     })
-    void load()
-  })
+    answering = load()
+    await answering
+  }
+  /** The first card of what stands typed, even where nobody paused for it; none where one typed on meanwhile. */
+  async function first(): Promise<CardRow | undefined> {
+    const now = question.value
+    await (typed.isPending.value ? search() : answering)
+    return now === question.value ? list.value.cards[0] : undefined
+  }
+
+  watch(question, () => typed.start())
   watch(words, (text) => text !== '' && (read.value = ''))
   watch(read, (text) => text !== '' && (words.value = ''))
   onMounted(async () => {
-    void load()
+    answering = load()
     drafts.value = (await ask<CardList>('/cards?state=draft&limit=50').catch(() => ({ cards: [] }))).cards
   })
 
@@ -66,5 +77,5 @@ export function useCardSearch() {
       ? 'No card reads like that. Measure the part on a sketch first.'
       : 'No card fits. Try fewer words.'
   })
-  return { words, read, list, drafts, byFigures, nothing, loadMore }
+  return { words, read, list, drafts, byFigures, nothing, first, loadMore }
 }

@@ -7,12 +7,24 @@ import { heldWords } from './plugLayout'
 
 /** A plug as it is held, the points to touch ringed and joined, the other windings faint. */
 const props = withDefaults(
-  defineProps<{ card: Card; plug: Plug; ring?: string[]; flipped?: boolean; turns?: number; print?: boolean }>(),
+  defineProps<{
+    card: Card
+    plug: Plug
+    ring?: string[]
+    flipped?: boolean
+    turns?: number
+    print?: boolean
+    touchable?: boolean
+  }>(),
   {
     ring: () => [],
     turns: 0,
   },
 )
+const emit = defineEmits<{ touch: [terminal: string] }>()
+function touch(terminal: string | undefined): void {
+  if (props.touchable && terminal !== undefined) emit('touch', terminal)
+}
 const drawing = computed(() => plugDrawing({ ...props, flipped: props.flipped === true }))
 const bare = computed(() => drawing.value.shell === 'none')
 const words = computed(() => {
@@ -48,7 +60,8 @@ const words = computed(() => {
         v-for="one in drawing.cells"
         :key="one.id"
         class="cavity"
-        :class="{ ringed: one.ringed, dim: ring.length > 0 && !one.ringed }"
+        :class="{ ringed: one.ringed, dim: ring.length > 0 && !one.ringed, touchable: touchable && one.terminal }"
+        @click="touch(one.terminal?.id)"
       >
         <title>{{ one.name }}</title>
         <rect
@@ -119,6 +132,9 @@ svg {
 text {
   font: 400 18px var(--text);
   fill: var(--ink);
+}
+.touchable {
+  cursor: pointer;
 }
 .ringed text {
   font-weight: 700;

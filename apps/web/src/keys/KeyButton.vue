@@ -12,6 +12,8 @@ withDefaults(
     quiet?: boolean
     asleep?: boolean
     disabled?: boolean
+    /** sends the form it stands in, as Enter in one of its fields does */
+    submit?: boolean
   }>(),
   { cap: '', hint: '' },
 )
@@ -25,6 +27,7 @@ defineEmits<{ press: [] }>()
     :severity="main ? undefined : 'secondary'"
     :variant="quiet ? 'text' : main ? undefined : 'outlined'"
     :disabled="disabled"
+    :type="submit ? 'submit' : 'button'"
     :aria-keyshortcuts="cap || undefined"
     @click="$emit('press')"
   >

@@ -1,6 +1,7 @@
 import type { CardRow, CardView } from '@sure-spool/contract'
 import { sketchCard, type Card, type ComplaintId, type History } from '@sure-spool/core'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { rightNow } from '../store/clock'
 import { ask } from '../store/api'
 import { keepCard } from '../store/cardCopies'
 import { followingTag } from '../store/followingTag'
@@ -109,7 +110,7 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
           words: words.value.trim(),
           card: { id: on.id, revision: on.revision },
           ...(tray === undefined ? {} : { tray }),
-          takenInAt: new Date().toISOString(),
+          takenInAt: rightNow().toISOString(),
           takenInBy: by,
         },
         on,

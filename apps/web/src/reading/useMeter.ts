@@ -22,5 +22,11 @@ export function useMeter(run: () => Run | undefined, quantity: () => Quantity) {
     if (next) inHand.value = { ...inHand.value, [quantity()]: next.id }
   }
 
-  return { meter, contact, setContact, turnContact, nextMeter }
+  /** The meter that reads a quantity best is in the hand again, whatever was taken up for it before. */
+  function bestMeter(of: Quantity): void {
+    const { [of]: _taken, ...others } = inHand.value
+    inHand.value = others
+  }
+
+  return { meter, contact, setContact, turnContact, nextMeter, bestMeter }
 }

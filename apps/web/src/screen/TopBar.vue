@@ -3,14 +3,17 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { everywhereKeys } from '../keys/everywhereKeys'
 import { capOf } from '../keys/statement'
+import { useDoor } from '../store/door'
 import { useQueue } from '../store/queue'
 import { useShop } from '../store/shop'
 import KeptLine from './KeptLine.vue'
+import NewerVersion from './NewerVersion.vue'
 
 /** The screens, what is kept, who is at the bench, the light, the keys. */
 defineProps<{ benchLoaded: boolean }>()
 defineEmits<{ help: [] }>()
 const shop = useShop()
+const door = useDoor()
 const queue = useQueue()
 const route = useRoute()
 const benchTo = computed(() =>
@@ -35,14 +38,20 @@ const { help, nextPerson } = everywhereKeys.acts
       <RouterLink to="/kit" :class="{ here: route.name === 'kit' }">Kit</RouterLink>
       <RouterLink to="/shop" :class="{ here: route.name === 'shop' }">Shop</RouterLink>
     </nav>
+    <NewerVersion />
     <KeptLine :bench-loaded="benchLoaded" />
     <button
       class="plain who"
       aria-keyshortcuts="Shift+W"
-      :title="`${capOf(nextPerson)}: the next person`"
-      @click="shop.nextPerson()"
+      :title="
+        door.open
+          ? `${capOf(nextPerson)}: the next person. A demo: nobody signs in here`
+          : `${capOf(nextPerson)}: who is at the bench`
+      "
+      @click="door.open ? shop.nextPerson() : door.change()"
     >
-      <span class="unseen">At the bench: </span>{{ shop.person?.name.split(' ')[0] ?? ''
+      <span v-if="door.open" class="demo">demo<span class="shop">, no PINs</span></span
+      ><span class="unseen">At the bench: </span>{{ shop.person?.name.split(' ')[0] ?? ''
       }}<span v-if="shop.settings.name" class="shop">, {{ shop.settings.name.replace(/ Bench$/, '') }}</span>
     </button>
     <button class="plain who" @click="shop.turnTheme()">{{ shop.theme === 'light' ? 'dark' : 'light' }}</button>
@@ -89,7 +98,15 @@ nav a.here {
   font-weight: 650;
   border-color: var(--copper);
 }
+.demo {
+  margin-right: 10px;
+  padding: 2px 6px;
+  border: 1px solid var(--hairline);
+  font-size: 14px;
+  color: var(--muted);
+}
 .who {
+  flex: none;
   min-width: 44px;
   white-space: nowrap;
 }
@@ -103,6 +120,11 @@ nav a.here {
   }
   .shop {
     display: none;
+  }
+}
+@media (max-width: 850px) {
+  nav a {
+    padding-inline: 5px;
   }
 }
 @media print {

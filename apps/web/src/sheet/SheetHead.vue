@@ -45,7 +45,9 @@ const windingNames = (about: (string | number)[]) =>
       >Decided: {{ decisionWords[one.what]
       }}<template v-if="one.about?.length"> ({{ windingNames(one.about) }})</template>.</strong
     >
-    “{{ one.why }}” {{ person(one.by) }}, {{ clock(one.at) }}.
+    “{{ one.why }}” {{ person(one.by) }}, {{ clock(one.at) }}.<template v-if="one.second"
+      >{{ ' ' }}{{ person(one.second) }} stands for it.</template
+    >
   </p>
   <p v-if="modelWords" class="lead">{{ modelWords }}</p>
   <p v-if="!state.closed" class="lead">The run stays open.</p>

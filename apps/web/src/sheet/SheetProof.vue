@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RunState } from '@sure-spool/core'
+import RolesPanel from '../bench/RolesPanel.vue'
 import PlugFace from '../drawings/PlugFace.vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
 import VerdictMark from '../drawings/VerdictMark.vue'
@@ -23,6 +24,7 @@ const figures = useFigures()
       <WindingLine :card="state.run.card" :values="windingFigures(state, figures)" />
     </section>
     <section class="prove">
+      <RolesPanel :roles="state.roles" :card="state.run.card" />
       <template v-if="state.finding.word !== 'fault-found'">
         <h2>What this does not prove</h2>
         <p v-for="one in notProvedWords(state, figures)" :key="one.head">

@@ -2,11 +2,14 @@
 import type { ShopView } from '@sure-spool/contract'
 import Message from 'primevue/message'
 import Skeleton from 'primevue/skeleton'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import '../look/controls/signs'
+import { useDoor } from '../store/door'
 import { useShop } from '../store/shop'
+import AuditList from './AuditList.vue'
+import BenchesTable from './BenchesTable.vue'
 import HabitFields from './HabitFields.vue'
 import MovingHouse from './MovingHouse.vue'
 import PeopleTable from './PeopleTable.vue'
@@ -14,6 +17,8 @@ import { shopKeys } from './shopKeys'
 
 /** The shop: its people and its habits, and everything of it as one file. What is changed here is kept at once. */
 const shop = useShop()
+const door = useDoor()
+const isOwner = computed(() => shop.person?.access === 'owner')
 const router = useRouter()
 const problem = ref('')
 const told = ref('')
@@ -44,16 +49,25 @@ useScreenKeys(shopKeys, () => 'shop', { leave: () => void router.push('/') })
       <p role="status" class="muted">{{ told }}</p>
     </header>
     <Message v-if="problem" severity="error">{{ problem }}</Message>
+    <p v-if="shop.known && !isOwner" class="muted">Only an owner changes what stands here.</p>
     <Skeleton v-if="!shop.known" height="50vh" />
     <template v-else>
       <HabitFields :kept="kept" @refused="refuse" />
       <section aria-labelledby="people">
         <h2 id="people">People</h2>
-        <PeopleTable :kept="kept" />
+        <PeopleTable :kept="kept" @told="tell" />
+      </section>
+      <section v-if="isOwner && !door.open" aria-labelledby="benches">
+        <h2 id="benches">Benches</h2>
+        <BenchesTable @told="tell" @refused="refuse" />
       </section>
       <section aria-labelledby="moving">
         <h2 id="moving">Moving house</h2>
         <MovingHouse @told="tell" @refused="refuse" />
+      </section>
+      <section v-if="isOwner" aria-labelledby="changed">
+        <h2 id="changed">What was changed</h2>
+        <AuditList @refused="refuse" />
       </section>
     </template>
   </main>

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, test } from '@jest/globals'
+import { beginBrowser } from '../testing/browser'
 import { FakeServer } from '../testing/fakeServer'
 import { ask, Away, isFinal, Refused } from './api'
 import { follow } from './follow'
@@ -7,6 +8,7 @@ import { followingTag } from './followingTag'
 let server: FakeServer
 let seen: RequestInit[] = []
 beforeEach(() => {
+  beginBrowser()
   server = new FakeServer().on('GET', /./, { body: { fine: true } }).on('POST', /./, { body: {} })
   seen = []
   const answer = globalThis.fetch
@@ -41,7 +43,7 @@ describe('a question to the server', () => {
     const error = await failing(ask('/x'))
     expect(error).toBeInstanceOf(Refused)
     expect(error).toMatchObject({ status, message: 'because' })
-    expect(isFinal(error)).toBe(status !== 404)
+    expect(isFinal(error)).toBe(true)
   })
 
   test.each([429, 500, 503])('with %i it is away, and nothing is final', async (status) => {

@@ -1,4 +1,7 @@
-import type { Problem } from '@sure-spool/contract'
+import type { Problem, Seal } from '@sure-spool/contract'
+import { hearClock } from './clock'
+import { currentSeat } from './seats'
+import { hearBuild } from './version'
 
 /** The server did not answer, or not in a way that says the request was wrong: what was to be sent waits. */
 export class Away extends Error {
@@ -21,13 +24,20 @@ export class Refused extends Error {
   }
 }
 
-/** Statuses that mean that the very same request will never be taken. */
-const final = new Set([400, 409, 413, 422])
+/** Nobody sits at this bench, or it is none: what was to be sent waits, and whoever comes signs in. */
+export class Unseated extends Away {}
+
+let unseated: () => void = () => undefined
+/** Who is told when the server says that nobody sits here. */
+export const onUnseated = (tell: () => void): void => void (unseated = tell)
+
+/** Statuses that mean that the very same request will never be taken; 404 where the server itself says so, in a problem. */
+const final = new Set([400, 403, 404, 409, 413, 415, 422])
 
 /**
  * Asks the API for JSON.
  * @param signal calls the question off; it then counts as not answered
- * @throws Away or Refused; a 404 is a Refused too, though outgoing entries count it as away
+ * @throws Away or Refused; a 404 is a Refused where the server itself says that it is not here
  */
 export async function ask<T>(path: string, init?: Sent, signal?: AbortSignal): Promise<T> {
   const limit = AbortSignal.timeout(waits(init))
@@ -47,17 +57,26 @@ export async function request(
 ): Promise<Response> {
   const { headers: own, ...rest } = init ? sent(init) : { headers: {} }
   let response: Response
+  const askedAt = Date.now()
   try {
-    response = await fetch(`/api/v1${path}`, { ...rest, headers: { ...own, ...headers }, signal })
+    const seat = currentSeat()
+    const from: Record<string, string> = seat ? { 'Sure-Spool-Seat': seat.id } : {}
+    response = await fetch(`/api/v1${path}`, { ...rest, headers: { ...own, ...from, ...headers }, signal })
   } catch (error) {
     throw new Away(error instanceof Error ? error.message : String(error))
   }
+  hearClock(response.headers.get('Date'), askedAt, Date.now())
+  hearBuild(response.headers.get('Sure-Spool-Build'))
   if (response.ok) return response
   const problem = await response.json().then(
     (body: Problem) => body,
     () => undefined,
   )
-  if (problem && (final.has(response.status) || response.status === 404)) throw new Refused(response.status, problem)
+  if (response.status === 401 && problem) {
+    unseated()
+    throw new Unseated(problem.detail)
+  }
+  if (problem && final.has(response.status)) throw new Refused(response.status, problem)
   throw new Away(problem?.detail ?? `The server answered ${response.status}.`, retryAfter(response))
 }
 
@@ -73,13 +92,16 @@ function retryAfter({ headers }: Response): number {
 export interface Sent {
   method: 'POST' | 'PUT' | 'DELETE'
   body?: unknown
+  /** binds the body to who made it, also when they have gone */
+  seal?: Seal | undefined
   file?: { bytes: Blob | Uint8Array<ArrayBuffer>; type: string }
 }
 
-function sent({ method, body, file }: Sent): Omit<RequestInit, 'headers'> & { headers?: Record<string, string> } {
+function sent({ method, body, seal, file }: Sent): Omit<RequestInit, 'headers'> & { headers?: Record<string, string> } {
   if (file) return { method, body: file.bytes, headers: { 'Content-Type': file.type } }
   if (body === undefined) return { method }
-  return { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }
+  const bound: Record<string, string> = seal ? { 'Sure-Spool-Seal': `${seal.seat}.${seal.mac}` } : {}
+  return { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...bound } }
 }
 
 /** A file of cards takes the server longer than a reading. */

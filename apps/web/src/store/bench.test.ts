@@ -10,6 +10,7 @@ import { useBench } from './bench'
 import { browserDatabase, keepRunCopy, readRunCopy } from './browserDatabase'
 import { keepCard } from './cardCopies'
 import { jotted } from './journal'
+import { useOutbox } from './outbox'
 import { useShop } from './shop'
 
 const card = twinCard()
@@ -52,6 +53,8 @@ beforeEach(async () => {
   server = new FakeServer().on('POST', /entries$/, { body: { count: 0, state: { finding: 'undecided' } } })
 })
 afterEach(async () => {
+  // what is still on its way from the journal belongs to this test, however slow the machine is
+  await useOutbox().settle()
   await arrived()
   endStores()
 })

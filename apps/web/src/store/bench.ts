@@ -1,14 +1,19 @@
-import type { QueueUnit, RunView } from '@sure-spool/contract'
+import type { QueueUnit, RunView, Seal } from '@sure-spool/contract'
 import {
+  askedOf,
   conditionWordsOf,
+  isAskedKind,
   nextEntry,
+  quantityOf,
   runState,
+  type AskedKind,
   type Entry,
   type EntryBody,
   type Evaluation,
   type Quantity,
   type Run,
   type RunState,
+  type StepPoint,
   type StepState,
 } from '@sure-spool/core'
 import { useEventListener, useNow } from '@vueuse/core'
@@ -19,6 +24,7 @@ import { useTyping, type Doing } from '../reading/useTyping'
 import { playVerdict } from '../reading/verdictSound'
 import { ask, Refused } from './api'
 import { keepRunCopy, merged, readRunCopy } from './browserDatabase'
+import { stampNow } from './clock'
 import { newId } from './newId'
 import { useOutbox } from './outbox'
 import { plain } from './plain'
@@ -34,6 +40,9 @@ interface Told {
 
 /** For so long a speed that was said stands for the next reading, milliseconds. */
 const freshMs = 30 * 60_000
+
+const isBetween = ({ pair }: StepPoint, [a, b]: [string, string]): boolean =>
+  pair !== undefined && pair.includes(a) && pair.includes(b)
 
 /** The run on the bench: its tape, its state as core computes it, and what is being done. */
 export const useBench = defineStore('bench', () => {
@@ -52,7 +61,11 @@ export const useBench = defineStore('bench', () => {
   const tabs = 'BroadcastChannel' in globalThis ? new BroadcastChannel('sure-spool') : undefined
   onScopeDispose(() => tabs?.close())
 
-  const state = computed<RunState | undefined>(() => run.value && runState(run.value))
+  const state = computed<RunState | undefined>(
+    (before) => run.value && runState(run.value, before?.run.id === run.value.id ? before : undefined),
+  )
+  /** the run on its card with what was asked of it besides */
+  const asked = computed(() => state.value?.run)
   const steps = computed<StepState[]>(() => state.value?.steps ?? [])
   const stepId = computed(() => doing.value?.step ?? cursor.value ?? state.value?.step ?? 'finding')
   const current = computed(() => steps.value.find((one) => one.step.id === stepId.value) ?? steps.value.at(-1))
@@ -146,13 +159,18 @@ export const useBench = defineStore('bench', () => {
     return begun.id
   }
 
-  /** Puts an entry on the tape: noted in the browser, judged and shown at once, then sent. The outbox writes it onto the run's copy. */
-  function add(body: EntryBody): Entry | undefined {
-    if (!run.value || !shop.person) return undefined
+  /**
+   * Puts an entry on the tape: noted in the browser, judged and shown at once, then sent. The outbox writes it onto the run's copy.
+   * @param word gives a second person's word for the entry, once it is made
+   */
+  function add(body: EntryBody, word?: (entry: Entry) => Seal): Entry | undefined {
+    // who only reads is told so in the header
+    if (!run.value || !shop.person || shop.person.access === 'reader') return undefined
     // a reading is plain already, and keeps what was parsed of it; anything else may hold a form's own objects
     const bare = body.kind === 'reading' ? body : plain(body)
-    const entry = nextEntry(run.value, bare, { id: newId(), at: new Date().toISOString(), by: shop.person.id })
-    outbox.put({ id: entry.id, kind: 'entry', run: run.value.id, body: entry })
+    const entry = nextEntry(run.value, bare, { id: newId(), ...stampNow(), by: shop.person.id })
+    const second = word?.(entry)
+    outbox.put({ id: entry.id, kind: 'entry', run: run.value.id, body: entry, ...(second ? { second } : {}) })
     run.value = { ...run.value, entries: [...run.value.entries, entry] }
     tabs?.postMessage({ run: run.value.id, entry } satisfies Told)
     cursor.value = doing.value = null
@@ -179,6 +197,28 @@ export const useBench = defineStore('bench', () => {
     return steps.value.find((one) => 'check' in one.step && one.step.check === evaluation?.check.id)?.step
   }
 
+  /**
+   * Goes to where two points are read: to what the card asks for there, open steps first; else it is asked of this run alone.
+   * @param said what is to be read, where it was said; else what is in hand, and whatever the card asks for there before a new one
+   */
+  function goToPoints(pair: [string, string], said?: AskedKind): void {
+    if (!run.value || !state.value) return
+    const { prepared } = state.value
+    const inHand = facts.check.value?.kind
+    const kind = said ?? (inHand && isAskedKind(inHand) ? inHand : 'resistance')
+    const there = steps.value.filter(({ step }) => step.kind === 'reading' && isBetween(step.point, pair))
+    const alike = there.filter(({ step }) => {
+      const check = step.kind === 'reading' ? prepared.checks.get(step.check) : undefined
+      const volts = check?.kind === 'ac-output' || check?.kind === 'dc-output'
+      return check && (volts ? check.kind === kind : quantityOf(check) === quantityOf({ kind }))
+    })
+    const wanted = alike.length > 0 || said ? alike : there
+    const found = wanted.find(({ status }) => status === 'to-do') ?? wanted[0]
+    if (found) return goTo(found.step.id)
+    const check = askedOf(state.value.run.card, newId(), pair, kind)
+    if (add({ kind: 'ask', check })) goTo(check.id)
+  }
+
   const goTo = (id: string | null): void => {
     doing.value = null
     cursor.value = id
@@ -197,7 +237,7 @@ export const useBench = defineStore('bench', () => {
   })
 
   return {
-    run,
+    run: asked,
     state,
     missing,
     steps,
@@ -218,6 +258,7 @@ export const useBench = defineStore('bench', () => {
     add,
     takeAgain,
     goTo,
+    goToPoints,
     move,
     stepOfEntry,
   }

@@ -15,7 +15,8 @@ let opened: Promise<BrowserDatabase> | undefined
 /** The browser's own store, opened once and loaded only when it is first needed. */
 export function browserDatabase(): Promise<BrowserDatabase> {
   opened ??= import('dexie').then(({ Dexie }) => {
-    const database = new Dexie('sure-spool') as BrowserDatabase
+    // kept is on the disk, not on its way there: a browser that is killed loses nothing that it called kept
+    const database = new Dexie('sure-spool', { chromeTransactionDurability: 'strict' }) as BrowserDatabase
     database.version(1).stores({ runs: 'id', outgoing: '++seq, id, kind, run', copies: 'key' })
     return database
   })

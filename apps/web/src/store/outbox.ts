@@ -1,15 +1,18 @@
-import type { Kept, RunView, WrittenCard } from '@sure-spool/contract'
+import type { Kept, RunView, Unit } from '@sure-spool/contract'
 import { useEventListener } from '@vueuse/core'
 import pRetry from 'p-retry'
 import { defineStore } from 'pinia'
 import { onScopeDispose, ref } from 'vue'
 import { afterPaint } from './afterPaint'
 import { ask, Away, isFinal, type Refused } from './api'
+import { addAgain, dropAside, release } from './asideItems'
 import { browserDatabase } from './browserDatabase'
 import { jot, jotted } from './journal'
 import { moveJournal } from './moveJournal'
-import { withThoseThatRefer, type Outgoing } from './outgoing'
+import { entriesOf, withThoseThatRefer, type Outgoing } from './outgoing'
 import { plain } from './plain'
+import { sealed } from './seats'
+import { sendRunWhole } from './wholeRun'
 
 const mostAtOnce = 100
 /** Between two tries while the server is away: at once in the beginning, never longer apart than this. */
@@ -25,28 +28,41 @@ const tries = {
 /** Everything that waits to go up: kept in the browser, sent in order, in batches that are safe to repeat. */
 export const useOutbox = defineStore('outbox', () => {
   const waiting = ref(0)
+  /** what is jotted and not on this machine's disk yet; before the first count nobody knows */
+  const keeping = ref<number>()
   const aside = ref<Outgoing[]>([])
   const away = ref(false)
+  /** units that another bench was quicker to name: what they were called here, and what they are called now */
+  const renamed = ref<{ from: string; to: string }[]>([])
   const listeners = new Set<(answer: { run: string; kept: Kept }) => void>()
   let running: Promise<void> | undefined
   let trying: Promise<void> | undefined
   let moving: Promise<void> = Promise.resolve()
   let wanted = false
   let over = false
+  /** the server asked to be left alone until then */
+  let notBefore = 0
   onScopeDispose(() => (over = true))
 
   /** Takes something in before it is shown: first the journal, in this very moment, then the database. */
   function put(item: Outgoing): void {
-    jot(plain(item))
+    const kept = plain(item)
+    const seal = sealed(kept.body)
+    jot(seal ? { ...kept, seal } : kept)
     waiting.value++
+    keeping.value = (keeping.value ?? 0) + 1
     afterPaint(() => void settle())
   }
 
   /** What is on its way into the database waits too: the status never says that all is sent while something is only jotted. */
   async function count(): Promise<void> {
-    const all = await (await browserDatabase()).outgoing.toArray()
+    const database = await browserDatabase()
+    // the journal first: what leaves it in between is in the database by then
+    const notes = jotted()
+    const all = await database.outgoing.toArray()
     const known = new Set(all.map((item) => item.id))
-    const onTheWay = jotted().filter((item) => !known.has(item.id))
+    const onTheWay = notes.filter((item) => !known.has(item.id))
+    keeping.value = onTheWay.length
     waiting.value = all.filter((item) => !item.aside).length + onTheWay.length
     aside.value = all.filter((item) => item.aside)
   }
@@ -71,6 +87,7 @@ export const useOutbox = defineStore('outbox', () => {
     } catch (error) {
       // whatever kept it from going up, it waits: only a final refusal is set aside
       away.value = true
+      notBefore = Date.now() + askedFor(error)
       keepTrying(error)
     } finally {
       await count()
@@ -98,11 +115,13 @@ export const useOutbox = defineStore('outbox', () => {
     moving = moving.then(moveJournal)
     await moving
     await count()
-    await send()
+    // a server that asked to be left alone is asked again by the one that waits for it
+    if (Date.now() >= notBefore) await send()
   }
 
   async function pass(): Promise<void> {
     const database = await browserDatabase()
+    const offered = new Set<string>()
     for (;;) {
       const ready = (await database.outgoing.orderBy('seq').toArray()).filter((item) => !item.aside)
       const [first] = ready
@@ -113,6 +132,12 @@ export const useOutbox = defineStore('outbox', () => {
         await database.outgoing.bulkDelete(batch.flatMap((item) => item.seq ?? []))
       } catch (error) {
         if (!isFinal(error)) throw error
+        if (first.kind === 'entry' && error.status === 404 && !offered.has(first.run)) {
+          offered.add(first.run)
+          const refusal = await sendRunWhole(first.run)
+          if (refusal === null) continue
+          error.message += refusal
+        }
         if (batch.length === 1) await setAside(first, error)
         else await sendSingly(batch)
       }
@@ -126,17 +151,21 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function sendBatch(batch: Outgoing[]): Promise<void> {
     const [first] = batch
-    if (first?.kind === 'card') await sendCard(first.body)
-    if (first?.kind === 'unit') await ask('/units', { method: 'POST', body: first.body })
-    if (first?.kind === 'run') await ask<RunView>('/runs', { method: 'POST', body: first.body })
+    if (first?.kind === 'card') await sendCard(first)
+    if (first?.kind === 'unit') await sendUnit(first)
+    if (first?.kind === 'run') await ask<RunView>('/runs', { method: 'POST', body: first.body, seal: first.seal })
     if (first?.kind !== 'entry') return
-    const entries = batch.map((item) => item.body)
-    const answer = await ask<Kept>(`/runs/${first.run}/entries`, { method: 'POST', body: { entries } })
+    const answer = await ask<Kept>(`/runs/${first.run}/entries`, { method: 'POST', body: entriesOf(batch) })
     for (const listener of listeners) listener({ run: first.run, kept: answer })
   }
 
-  const sendCard = ({ card, by }: WrittenCard): Promise<unknown> =>
-    ask(`/cards/${card.id}/revisions/${card.revision}`, { method: 'PUT', body: { card, by } })
+  async function sendUnit({ body, seal }: Outgoing & { kind: 'unit' }): Promise<void> {
+    const { tag } = await ask<Partial<Unit>>('/units', { method: 'POST', body, seal })
+    if (tag !== undefined && tag !== body.tag) renamed.value = [...renamed.value, { from: body.tag, to: tag }]
+  }
+
+  const sendCard = ({ body, seal }: Outgoing & { kind: 'card' }): Promise<unknown> =>
+    ask(`/cards/${body.card.id}/revisions/${body.card.revision}`, { method: 'PUT', body, seal })
 
   /** One of a batch is refused: they go up one by one, so that only that one is set aside. */
   async function sendSingly(batch: Outgoing[]): Promise<void> {
@@ -166,6 +195,22 @@ export const useOutbox = defineStore('outbox', () => {
     })
   }
 
+  /** What was set aside goes up again, with what rests on it. */
+  const sendAgain = (id: string): Promise<void> => release(id).then(settle)
+
+  /** Throws away what was set aside, with what rests on it; what it was and why stays in this browser. */
+  const throwAway = (id: string, reason: string): Promise<void> => dropAside(id, reason).then(count)
+
+  /** Takes in again what was saved as a file. @returns how many were not here already */
+  async function takeInAgain(items: Outgoing[]): Promise<number> {
+    const fresh = await addAgain(items)
+    await settle()
+    return fresh
+  }
+
+  /** Whoever wrote the new name on the part puts the word away. */
+  const noteRenamed = (): void => void (renamed.value = renamed.value.slice(1))
+
   const onKept = (listener: (answer: { run: string; kept: Kept }) => void): (() => void) => {
     listeners.add(listener)
     return () => listeners.delete(listener)
@@ -174,8 +219,23 @@ export const useOutbox = defineStore('outbox', () => {
   async function begin(): Promise<void> {
     useEventListener(window, 'online', () => void send())
     useEventListener(document, 'visibilitychange', () => document.visibilityState === 'visible' && void send())
+    await count()
     await settle()
   }
 
-  return { waiting, aside, away, put, settle, begin, onKept }
+  return {
+    waiting,
+    keeping,
+    aside,
+    away,
+    renamed,
+    put,
+    settle,
+    begin,
+    sendAgain,
+    throwAway,
+    takeInAgain,
+    noteRenamed,
+    onKept,
+  }
 })

@@ -1,8 +1,16 @@
 import type { Entry } from '@sure-spool/core'
-import type { NewRun, NewUnit, WrittenCard } from '@sure-spool/contract'
+import type { NewRun, NewUnit, Seal, WrittenCard } from '@sure-spool/contract'
 
 /** Something the server has not acknowledged: it stays in this browser until it has. */
-export type Outgoing = { seq?: number; id: string; aside?: { status: number; detail: string } } & (
+export type Outgoing = {
+  seq?: number
+  id: string
+  aside?: { status: number; detail: string }
+  /** of the seat it was made in */
+  seal?: Seal
+  /** a second person's word for a decision */
+  second?: Seal
+} & (
   | { kind: 'card'; body: WrittenCard }
   | { kind: 'unit'; body: NewUnit }
   | { kind: 'run'; body: NewRun }
@@ -25,4 +33,18 @@ export function withThoseThatRefer(item: Outgoing, all: readonly Outgoing[]): Ou
   const gone = new Set([item.id])
   for (const other of all) if (refersTo(other, gone)) gone.add(other.id)
   return all.filter(({ id }) => gone.has(id))
+}
+
+/** Entries as they go up together, each with its seal, where there is one, and with the second person's word where a decision has it. */
+export function entriesOf(batch: readonly Outgoing[]): {
+  entries: unknown[]
+  seals?: (Seal | null)[]
+  seconds?: Record<string, Seal>
+} {
+  const seconds = batch.flatMap(({ id, second }) => (second ? [[id, second] as const] : []))
+  return {
+    entries: batch.map(({ body }) => body),
+    ...(batch.some(({ seal }) => seal) ? { seals: batch.map(({ seal }) => seal ?? null) } : {}),
+    ...(seconds.length > 0 ? { seconds: Object.fromEntries(seconds) } : {}),
+  }
 }

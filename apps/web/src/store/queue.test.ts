@@ -8,6 +8,7 @@ import { arrived, until } from '../testing/until'
 import { browserDatabase, keepCopy, readCopy } from './browserDatabase'
 import { readCard } from './cardCopies'
 import { useQueue } from './queue'
+import { useOutbox } from './outbox'
 import { useShop } from './shop'
 
 const by = '019a0000-0000-7000-8000-0000000000a1'
@@ -71,6 +72,8 @@ beforeEach(async () => {
   } as ShopView)
 })
 afterEach(async () => {
+  // what is still on its way from the journal belongs to this test, however slow the machine is
+  await useOutbox().settle()
   await arrived()
   endStores()
 })

@@ -3,6 +3,7 @@ import type { Entry, Run } from '@sure-spool/core'
 import { ask, Refused } from './api'
 import { browserDatabase } from './browserDatabase'
 import { readCard } from './cardCopies'
+import { rightNow } from './clock'
 import { newId } from './newId'
 import type { useOutbox } from './outbox'
 import { plain } from './plain'
@@ -23,10 +24,10 @@ export async function startRun(
   outbox: ReturnType<typeof useOutbox>,
   shop: ReturnType<typeof useShop>,
 ): Promise<Run> {
-  const body = { id: newId(), unit: unit.id, startedAt: new Date().toISOString(), by: shop.person?.id ?? '' }
+  const body = { id: newId(), unit: unit.id, startedAt: rightNow().toISOString(), by: shop.person?.id ?? '' }
   await outbox.settle()
   const waiting = await (await browserDatabase()).outgoing.where('id').equals(unit.id).count()
-  const view = waiting > 0 ? undefined : await startThere(body)
+  const view = waiting > 0 ? undefined : await startThere({ ...body, goOn: true })
   if (view) return view.run
   const run = await runHere(unit, body, shop)
   outbox.put({ id: body.id, kind: 'run', body })

@@ -44,6 +44,12 @@ export function stepFacts({ state, current, meter, person }: Standing) {
   })
   /** the range to ask for on a meter ranged by hand, as `20 MΩ`; empty on one that ranges by itself, or has none for it */
   const rangeAsked = computed(() => (rangeFigure.value === null ? '' : formatBound(rangeFigure.value, quantity.value)))
+  /** the range an over-range sign stands for: the one said with this step's last reading on this meter, else the one asked for */
+  const rangeInUse = computed(() => {
+    const last = current()?.point?.evaluation?.entry.reading
+    const said = last?.instrument === meter()?.id ? (last?.kind === 'over' ? last.value : last?.range) : undefined
+    return said === undefined ? rangeAsked.value : formatBound(said, quantity.value)
+  })
   /** the prefix in which this step's figure is spoken of */
   const prefix = computed(() => {
     // a prefix nobody gave must never turn a short into a pass
@@ -65,5 +71,5 @@ export function stepFacts({ state, current, meter, person }: Standing) {
       by: person(),
     })
   })
-  return { check, quantity, limit, rangeFigure, rangeAsked, prefix, setUp }
+  return { check, quantity, limit, rangeFigure, rangeAsked, rangeInUse, prefix, setUp }
 }

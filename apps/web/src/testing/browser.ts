@@ -27,6 +27,7 @@ export function beginBrowser(): FakeDocument {
   const document = new FakeDocument()
   Object.assign(globalThis, {
     localStorage: fakeStorage(),
+    sessionStorage: fakeStorage(),
     window: Object.assign(new EventTarget(), { localStorage: globalThis.localStorage }),
     document,
     HTMLElement: FakeElement,

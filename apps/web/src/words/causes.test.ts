@@ -27,6 +27,22 @@ describe('a cause says what was read, and no more', () => {
     expect(said(on().read('frame', '18 Ω', toFrame))[0]).toMatch(/reach the frame: 18 Ω\.$/)
     expect(said(on().read('frame', '270 kΩ', toFrame))[0]).toMatch(/leak to the frame: 270 kΩ\.$/)
   })
+  test('where along its winding it reaches the frame, where both ends tell', () => {
+    const ends = (start: string, end: string) =>
+      said(
+        on()
+          .read('low', '318')
+          .read('frame', start, { pair: ['O', 'frame'] })
+          .read('frame', end, { pair: ['G', 'frame'] }),
+      )[0]
+    expect(ends('18 Ω', '330 Ω')).toMatch(
+      /reach the frame: 18 Ω, in the low-speed charge coil near its start \(orange\)\.$/,
+    )
+    expect(ends('330 Ω', '18 Ω')).toMatch(
+      /reach the frame: 18 Ω, in the low-speed charge coil near its end \(grey\)\.$/,
+    )
+    expect(ends('145 Ω', '209 Ω')).toMatch(/about 40 % along from orange\.$/)
+  })
   test('a winding beyond a low range is not called open, nor given ohms', () => {
     const beyond = (text: string) => said(on().read('high', text).again('high', text))
     expect(beyond('OL 200')).toEqual([

@@ -1,5 +1,5 @@
 import { sideOf, type Card, type Cause, type Evaluation, type RunState } from '@sure-spool/core'
-import { capital } from './capital'
+import { capital, inWords } from './capital'
 import type { Figures } from './figures'
 import { lookWords } from './kinds'
 import { checkLabel, terminalLabel } from './points'
@@ -23,7 +23,7 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
     case 'joint':
       return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
     case 'to-frame':
-      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} the frame${ohmsOf(cause, state, figures)}.`
+      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} the frame${ohmsOf(cause, state, figures)}${alongOf(cause, card)}.`
     case 'insulation-low':
       return `${name} ${cause.of.length > 1 ? 'leak' : 'leaks'} to the frame${ohmsOf(cause, state, figures)}${voltsOf(cause, figures)}.`
     case 'bridged':
@@ -78,7 +78,18 @@ function highWords({ explains }: Cause, state: RunState, figures: Figures): stri
 /** Windings by their labels; of a lone terminal its own. */
 function namesOf(card: Card, ids: string[]): string {
   const names = ids.map((id) => card.windings.find((one) => one.id === id)?.label ?? terminalLabel(card, id))
-  return names.length > 2 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}` : names.join(' and ')
+  return inWords(names)
+}
+
+/** Where along the winding, by its two ends. */
+function alongOf({ along, of }: Cause, card: Card): string {
+  const winding = card.windings.find(({ id }) => id === along?.winding)
+  if (!along || !winding) return ''
+  const inIt = of.length > 1 ? ` in the ${winding.label}` : ''
+  const [start, end] = [terminalLabel(card, winding.from), terminalLabel(card, winding.to)]
+  if (along.share <= 0.25) return `,${inIt} near its start (${start})`
+  if (along.share >= 0.75) return `,${inIt} near its end (${end})`
+  return `,${inIt} about ${Math.round(20 * along.share) * 5}\u2009% along from ${start}`
 }
 
 /** The ohms that were read; of a beep, or of "less than", what they are under. */

@@ -2,7 +2,6 @@ import {
   formatBound,
   formatFigure,
   formatParts,
-  parsedText,
   plainUnits,
   type Evaluation,
   type FormattedFigure,
@@ -64,7 +63,7 @@ export function takenParts(evaluation: Evaluation, figures: Figures): { digits: 
   if (reading.kind === 'spread' && reading.low !== undefined && reading.high !== undefined)
     return { digits: `${figures.bound(reading.low, quantity)}–${figures.bound(reading.high, quantity)}`, unit: '' }
   if (reading.kind === 'value' && evaluation.taken !== undefined)
-    return figures.parts(evaluation.taken, quantity, parsedText(reading, quantity).resolution ?? evaluation.resolution)
+    return figures.parts(evaluation.taken, quantity, evaluation.parsed?.resolution ?? evaluation.resolution)
   const sign = reading.kind === 'below' ? '<' : '>'
   if (evaluation.bound === undefined) return { digits: 'over range', unit: '' }
   const [digits = '', unit = ''] = figures.bound(evaluation.bound, quantity).split('\u2009')

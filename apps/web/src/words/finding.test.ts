@@ -24,6 +24,19 @@ describe('a finding says no more than was read', () => {
     expect(findingTitle(sound().state(), figures).title).toBe('No fault found by ohms, cold, at rest.')
   })
 
+  test('a winding that no reading on its meter could settle is named as whole and no more', () => {
+    const card = twinCard()
+    const coarse = card.checks.find(({ id }) => id === 'high')
+    if (coarse)
+      coarse.limits = coarse.limits.map((one) => ({ ...one, limit: { kind: 'band' as const, min: 36.4, max: 36.6 } }))
+    const state = groups(
+      new Script(card).ready().read('low', '322').read('high', '36.5').read('series', '358.4').read('trigger', '92'),
+    ).state()
+    const { title, line } = findingTitle(state, figures)
+    expect(title).toBe('No fault found by ohms, cold, at rest. High-speed coil: continuity only on this meter.')
+    expect(line).toContain('What this meter could tell')
+  })
+
   test('a complaint of heat is neither explained nor ruled out by cold readings', () => {
     const state = sound({ unit: { complaint: ['trips-when-hot'] } }).state()
     expect(findingTitle(state, figures).line).toContain('neither explained nor ruled out')

@@ -1,8 +1,10 @@
 import {
   entriesThatStand,
   expectedAt,
+  isWarmthsDoubt,
   notProved,
   notTested,
+  settledAt,
   sharesThatCouldBeGone,
   wasHot,
   type Evaluation,
@@ -10,7 +12,7 @@ import {
   type RunState,
   type Unproved,
 } from '@sure-spool/core'
-import { capital } from './capital'
+import { capital, inWords } from './capital'
 import { causeWords } from './causes'
 import { checkLabel, checkPoints, takenAt } from './points'
 import type { Figures } from './figures'
@@ -23,13 +25,15 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
   const warm = run.unit.complaint.includes('trips-when-hot')
   if (finding.word === 'no-fault-found') {
     const hot = wasHot(state)
-    const title = passTitle(state)
+    const only = continuityOnly(state)
     return {
-      title,
+      title: [passTitle(state), only].filter((one) => one !== '').join(' '),
       line:
         warm && !hot
           ? 'The complaint says warm. Nothing was read warm, so it is neither explained nor ruled out.'
-          : 'Every reading that counts is inside its limits.',
+          : only === ''
+            ? 'Every reading that counts is inside its limits.'
+            : 'What this meter could tell is inside its limits; a finer one, or four wires, would tell the rest.',
     }
   }
   if (finding.word === 'fault-found') {
@@ -81,6 +85,12 @@ function passTitle(state: RunState): string {
   return `No fault found${byOhms}${cold}${atRest}.`
 }
 
+/** Windings whose limits no reading on their meter could settle: that they are whole is all that was shown (METHODS 4). */
+function continuityOnly({ finding, run: { card } }: RunState): string {
+  const names = finding.continuityOnly.map((id) => checkLabel(card, id))
+  return names.length === 0 ? '' : `${capital(inWords(names))}: continuity only on this meter.`
+}
+
 /** What keeps the finding open, and what would settle it. */
 export function openWords(state: RunState, open: RunState['finding']['open'][number], figures: Figures): string {
   const { card } = state.run
@@ -123,13 +133,10 @@ function borderlineWords(one: Evaluation | undefined, leaning: OpenPoint['leanin
       return 'the leads can turn it: zero them, and take it again.'
     case 'low-voltage-test':
       return 'no path at a few volts, and the card asks for test volts: use the insulation tester.'
-    default: {
-      const { netU = 0, factor = 1, temperatureU, temperature } = one ?? {}
-      const warm = temperature?.from !== 'measured' && (temperatureU?.part ?? 0) > factor * netU
-      return warm
+    default:
+      return one && isWarmthsDoubt(one)
         ? `at a limit, ${leans}, by a temperature that nobody measured: take the part’s temperature.`
         : `at a limit, ${leans}, within this meter’s doubt: four wires or a finer meter would tell.`
-    }
   }
 }
 
@@ -190,11 +197,25 @@ const hotC = 80
 /** As many as a person does before looking again. */
 const mostActions = 3
 
+/** One thing that would settle it, and the step that does it where the path has one. */
+export interface Settling {
+  head: string
+  text: string
+  step?: string
+  /** it wants the insulation tester in the hand */
+  tester?: boolean
+}
+
 /** What would settle it, in the order in which to try it; nothing that was done, nothing that the part cannot follow. */
-export function wouldSettle(state: RunState, figures: Figures): { head: string; text: string }[] {
+export function wouldSettle(state: RunState, figures: Figures): Settling[] {
   const { run, finding, causes } = state
   if (finding.word === 'undecided')
-    return finding.open.slice(0, mostActions).map((one) => ({ head: openWords(state, one, figures), text: '' }))
+    return finding.open.slice(0, mostActions).map((one) => ({
+      head: openWords(state, one, figures),
+      text: '',
+      step: settledAt(state, one),
+      tester: state.evaluations.get(one.entry ?? '')?.reason === 'low-voltage-test',
+    }))
   if (finding.word === 'fault-found') return afterRepair(causes)
   const left = notProved(state)
   const expected = expectedAt(state, hotC).map(
@@ -210,7 +231,15 @@ export function wouldSettle(state: RunState, figures: Figures): { head: string; 
           },
         ]
       : []),
-    ...(output ? [{ head: `${capital(output.label)}.`, text: output.limits[0]?.text ?? '' }] : []),
+    ...(output
+      ? [
+          {
+            head: `${capital(output.label)}.`,
+            text: output.limits[0]?.text ?? '',
+            step: settledAt(state, { why: 'not-read', check: output.id }),
+          },
+        ]
+      : []),
     ...(!output && left.includes('shorted-turns') ? [{ head: 'A known good one in its place.', text: '' }] : []),
   ]
 }

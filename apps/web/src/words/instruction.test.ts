@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { prepareCard, type Card, type Check, type Instrument, type Step } from '@sure-spool/core'
-import { knobMeter, plainCard, plainCheck, pocketMeter } from '@sure-spool/core/testing'
+import { plainCard, plainCheck, pocketMeter } from '@sure-spool/core/testing'
 import { figuresWith } from './figures'
-import { againVerb, plainInstruction, readingInstruction } from './instruction'
+import { againWay, plainInstruction, readingInstruction } from './instruction'
 
 const figures = figuresWith(() => false)
 const cardOf = (check: Check): Card =>
@@ -14,36 +14,13 @@ const cardOf = (check: Check): Card =>
   })
 const said = (
   kind: Check['kind'],
-  {
-    meter = pocketMeter,
-    asked = '',
-    ...more
-  }: Partial<Check> & { meter?: Instrument | undefined; asked?: string } = {},
+  { meter = pocketMeter, ...more }: Partial<Check> & { meter?: Instrument | undefined } = {},
 ) => {
   const card = cardOf({ ...plainCheck('it', kind, { pair: ['A', 'B'] }), ...more })
   const check = prepareCard(card).checks.get('it')
   if (!check) throw new Error('the card has it')
-  return readingInstruction(card, check, meter, asked, figures)
+  return readingInstruction(card, check, meter, figures)
 }
-
-describe('what the meter is set to', () => {
-  test('volts by their kind, whatever range is asked for', () => {
-    expect(said('ac-output', { asked: '60 V' })).toBe('AC volts.')
-    expect(said('dc-output')).toBe('DC volts.')
-  })
-
-  test('a meter that ranges itself is offered the range, ohms where none is asked for, nothing where that says nothing', () => {
-    expect(said('resistance', { asked: '600 Ω' })).toBe('On 600 Ω or auto.')
-    expect(said('resistance')).toBe('On ohms or auto.')
-    expect(said('inductance')).toBe('')
-  })
-
-  test('a meter ranged by hand is told the range; the lowest that does where none is known; or that it has none', () => {
-    expect(said('resistance', { meter: knobMeter, asked: '2 kΩ' })).toBe('On 2 kΩ.')
-    expect(said('resistance', { meter: knobMeter })).toBe('On the lowest range that does not run over.')
-    expect(said('inductance', { meter: knobMeter })).toBe('Knob meter K3 states no range for it.')
-  })
-})
 
 describe('what goes with a reading', () => {
   test('a lead’s length, a place on a curve, the volts of an insulation test', () => {
@@ -54,11 +31,11 @@ describe('what goes with a reading', () => {
   })
 
   test('the card’s conditions, leads that may be swapped, and its note; bare metal to frame where it has none', () => {
-    expect(said('ac-output', { conditions: { rpm: 3000 } })).toMatch(/^AC volts\. .*3000/)
-    expect(said('resistance', { how: { either: true } })).toBe('On ohms or auto. Leads may be swapped.')
+    expect(said('ac-output', { conditions: { rpm: 3000 } })).toMatch(/^At 3000/)
+    expect(said('resistance', { how: { either: true } })).toBe('Leads may be swapped.')
     const frame = { at: { each: ['A'], to: 'frame' } }
-    expect(said('resistance', frame)).toBe('On ohms or auto. Bare metal, not paint.')
-    expect(said('resistance', { ...frame, how: { note: 'At the lug.' } })).toBe('On ohms or auto. At the lug.')
+    expect(said('resistance', frame)).toBe('Bare metal, not paint.')
+    expect(said('resistance', { ...frame, how: { note: 'At the lug.' } })).toBe('At the lug.')
   })
 })
 
@@ -97,9 +74,9 @@ describe('a step that is no reading', () => {
 })
 
 test('taken again: by clips or by touch, typed again where it was mistyped, and nothing the first time', () => {
-  expect(againVerb(null, 'to-do', 'tips')).toBe('')
-  expect(againVerb(null, 'again', 'tips')).toBe('Touch again:')
-  expect(againVerb(null, 'again', 'clips')).toBe('Clip on again:')
-  expect(againVerb({ mistyped: false }, 'done', 'tips')).toBe('Touch again:')
-  expect(againVerb({ mistyped: true }, 'again', 'clips')).toBe('Type again:')
+  expect(againWay(null, 'to-do', 'tips')).toBe('')
+  expect(againWay(null, 'again', 'tips')).toBe('touch')
+  expect(againWay(null, 'again', 'clips')).toBe('clip')
+  expect(againWay({ mistyped: false }, 'done', 'tips')).toBe('touch')
+  expect(againWay({ mistyped: true }, 'again', 'clips')).toBe('retype')
 })

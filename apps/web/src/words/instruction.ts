@@ -1,40 +1,19 @@
-import {
-  quantityOf,
-  rangesFor,
-  type Card,
-  type Instrument,
-  type PreparedCheck,
-  type Step,
-  type StepState,
-} from '@sure-spool/core'
+import { quantityOf, type Card, type Instrument, type PreparedCheck, type Step, type StepState } from '@sure-spool/core'
 import { capital } from './capital'
 import { conditionWords } from './conditions'
 import { quantityWords } from './kinds'
 import type { Figures } from './figures'
 import { placeQuantity } from './points'
-
-/** What the meter is set to for a reading. */
-function setting(check: PreparedCheck, meter: Instrument | undefined, rangeAsked: string): string {
-  if (check.kind === 'ac-output') return 'AC volts.'
-  if (check.kind === 'dc-output') return 'DC volts.'
-  const quantity = quantityOf(check)
-  const asked = rangeAsked || (quantity === 'resistance' ? 'ohms' : '')
-  if (meter?.ranging !== 'hand') return asked === '' ? '' : `On ${asked} or auto.`
-  if (rangeAsked !== '') return `On ${rangeAsked}.`
-  const hasRanges = quantity !== undefined && rangesFor(meter, quantity).length > 0
-  return hasRanges ? 'On the lowest range that does not run over.' : `${meter.name} states no range for it.`
-}
+import type { Again } from './title'
 
 /**
  * What to do for a reading, besides which points to touch.
  * @param saidRpm the speed that was last said, which the next reading takes
- * @param rangeAsked the range the bench asks for, as `20 kΩ`; empty where there is none to ask for
  */
 export function readingInstruction(
   card: Card,
   check: PreparedCheck,
   meter: Instrument | undefined,
-  rangeAsked: string,
   figures: Figures,
   saidRpm?: number,
 ): string {
@@ -44,7 +23,6 @@ export function readingInstruction(
     return `No meter of this shop reads ${quantityWords[quantity] ?? quantity}: enter one in Kit, or skip this.`
   const under = conditionWords(card, check.conditions, figures).join(', ')
   return [
-    setting(check, meter, rangeAsked),
     place === 'length'
       ? 'Type the ohms, then @ and the length: 2.31k @ 0.41.'
       : place === undefined
@@ -92,13 +70,13 @@ export function plainInstruction(step: Step, { card, meter, check, zeroHow, supp
   }
 }
 
-/** How a reading is taken again, before the points to touch; empty where it is taken for the first time. */
-export function againVerb(
+/** How a reading is taken again; empty where it is taken for the first time. */
+export function againWay(
   doing: { mistyped: boolean } | null,
   status: StepState['status'] | undefined,
   contact: 'tips' | 'clips',
-): string {
+): Again {
   if (!doing && status !== 'again') return ''
-  if (doing?.mistyped) return 'Type again:'
-  return contact === 'clips' ? 'Clip on again:' : 'Touch again:'
+  if (doing?.mistyped) return 'retype'
+  return contact === 'clips' ? 'clip' : 'touch'
 }

@@ -162,6 +162,7 @@ export const groupWords: Record<StepGroup, string> = {
   windings: 'Windings',
   ground: 'Ground',
   act: 'Does it act',
+  asked: 'Besides',
   finding: 'Finding, decide',
 }
 

@@ -53,7 +53,7 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
     case 'wrong-answer':
       return 'not what it should do'
     case 'not-read':
-      return 'not read yet'
+      return 'it waits for the others that it is judged with'
     case 'no-such-check':
       return 'the card has no such check'
     case 'judged-together':

@@ -3,7 +3,7 @@ import { exactMomentSchema, uuidSchema } from '../formats'
 
 const moments = new Set(['at', 'startedAt', 'takenInAt', 'receivedAt'])
 /** Under these keys stand ids of rows, wherever they are nested; a card's own words stand under others. */
-const rows = new Set(['run', 'by', 'takenInBy', 'startedBy', 'supersedes', 'undoes', 'tray'])
+const rows = new Set(['run', 'by', 'takenInBy', 'startedBy', 'supersedes', 'undoes', 'tray', 'second'])
 /** Lists whose members are rows of the database. */
 const lists = new Set(['entries', 'people', 'units', 'runs', 'cards'])
 

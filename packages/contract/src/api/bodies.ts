@@ -1,4 +1,5 @@
 export * from './commonBodies'
+export * from './doorBodies'
 export * from './shopBodies'
 export * from './unitBodies'
 export * from './cardBodies'

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { problemSchema } from './bodies'
 import { cardFileRoutes } from './cardFileRoutes'
 import { cardRoutes } from './cardRoutes'
+import { doorRoutes } from './doorRoutes'
 import type { Route } from './route'
 import { runRoutes } from './runRoutes'
 import { shopRoutes } from './shopRoutes'
@@ -11,7 +12,14 @@ import { unitRoutes } from './unitRoutes'
 extendZodWithOpenApi(z)
 
 /** Every route of the API: what the server mounts must stand here, and a test holds the two together. */
-export const routes: Route[] = [...shopRoutes, ...unitRoutes, ...cardFileRoutes, ...cardRoutes, ...runRoutes]
+export const routes: Route[] = [
+  ...doorRoutes,
+  ...shopRoutes,
+  ...unitRoutes,
+  ...cardFileRoutes,
+  ...cardRoutes,
+  ...runRoutes,
+]
 
 /** The OpenAPI 3.1 document of the API, built once. */
 export function openApiDocument(version: string): object {

@@ -26,6 +26,7 @@ export const summarySchema = z.object({
       share: z.number().optional(),
       ohms: z.number().optional(),
       volts: z.number().optional(),
+      along: z.object({ winding: z.string(), share: z.number(), u: z.number() }).optional(),
     }),
   ),
   verdicts: z.array(
@@ -68,9 +69,21 @@ export const newRunSchema = z.strictObject({
   unit: uuidSchema,
   startedAt: exactMomentSchema,
   by: uuidSchema,
+  /** goes on with the run of the unit that is open, where there is one, instead of beginning a second beside it */
+  goOn: z.literal(true).optional(),
 })
 
-export const entriesSchema = asKept(z.strictObject({ entries: z.array(entrySchema).min(1).max(200) }))
+/** What binds something to the person who made it and the bench it was made on: made with the key of their seat there, HMAC-SHA256 over its canonical text. */
+export const sealSchema = z.strictObject({ seat: uuidSchema, mac: z.string().regex(/^[0-9a-f]{64}$/, 'is no seal') })
+
+/** Entries for one tape; `seals` stand in the entries' order, `seconds` by the ids of decisions that need a second person's word. */
+export const entriesSchema = asKept(
+  z.strictObject({
+    entries: z.array(entrySchema).min(1).max(200),
+    seals: z.array(sealSchema.nullable()).max(200).optional(),
+    seconds: z.record(uuidSchema, sealSchema).optional(),
+  }),
+)
 
 export const keptSchema = z.object({
   kept: z.array(z.object({ id: idSchema, receivedAt: momentSchema, repeated: z.boolean() })),
@@ -80,6 +93,7 @@ export const keptSchema = z.object({
 
 export const runViewSchema = z.object({ run: runSchema, state: summarySchema })
 
+export type Seal = z.infer<typeof sealSchema>
 export type NewRun = z.infer<typeof newRunSchema>
 export type Kept = z.infer<typeof keptSchema>
 export type RunView = { run: Run; state: z.infer<typeof summarySchema> }

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import type { Card } from '@sure-spool/core'
 import fc from 'fast-check'
 import { cardSchema } from '../formats'
-import { cellsOf, draftFor, FiguresDraft, linesOf, readLines, readUnit, type FigureLine } from '.'
+import { cellsOf, draftFor, FiguresDraft, formulaCell, linesOf, readLines, readUnit, type FigureLine } from '.'
 
 const cards = readdirSync('demo/cards').map((name) => JSON.parse(readFileSync(`demo/cards/${name}`, 'utf8')) as Card)
 const twin = cards.find((card) => card.name.model === '18 twin') as Card
@@ -72,12 +72,35 @@ describe('a file of figures', () => {
     ['+', false],
     ['- ', false],
     ["'=safe", false],
+    ['  =1+1', true],
+    ['\u0001=1+1', true],
+    ['\u200b@sum', true],
+    ['＝1+1', true],
+    ['＋cmd', true],
+    ['－2', false],
+    ["' ＝safe", false],
   ])('a cell %s is a formula: %s', (cell, formula) => {
     const read = readLines([
       ['model', 'check', 'limit (Ω)', 'from'],
       ['F2', 'coil', '5 ±5%', cell],
     ])
     expect('lines' in read && read.lines[0]?.problem !== undefined).toBe(formula)
+  })
+
+  test.each(['=1', ' =1', '\u0007+x', '\ufeff@x', '＝1', '\u2003－x', '\t', '\rx'])(
+    'a cell %j goes out defused, and comes back as it was',
+    (cell) => {
+      expect(formulaCell.test(cell)).toBe(true)
+      const read = readLines([
+        ['model', 'check', 'limit (Ω)', 'from'],
+        ['F2', 'coil', '5 ±5%', `'${cell}`],
+      ])
+      expect('lines' in read && read.lines[0]).toMatchObject({ line: { from: cell.trim() } })
+    },
+  )
+
+  test.each(['1=1', 'a+b', '4.7k', '°C', 'a@b', '', ' '])('a cell %j is none, and goes out as it is', (cell) => {
+    expect(formulaCell.test(cell)).toBe(false)
   })
 
   test('any cells are read or refused in a sentence, and never throw', () => {

@@ -1,3 +1,4 @@
+import { isFormula, withoutApostrophe } from './formulas'
 import { limitColumn, readUnit, textColumns, type FigureLine } from './columns'
 
 export interface ReadLine {
@@ -8,7 +9,6 @@ export interface ReadLine {
 }
 
 /** A cell that a spreadsheet would compute; our own files defuse such text with an apostrophe. */
-const isFormula = (text: string): boolean => /^[=@]|^[+-]\s*[A-Za-z(]/.test(text)
 const longest = 2000
 
 /**
@@ -50,12 +50,12 @@ export function readLines(cells: string[][]): { lines: ReadLine[] } | { problem:
   return { lines }
 }
 
-const defused = (text: string): string => text.replace(/^'(?=[=+\-@\t\r])/, '').trim()
+const defused = (text: string): string => withoutApostrophe(text).trim()
 
 function problemOf(row: string[], line: FigureLine, limits: number): string | undefined {
   if (row.some((cell) => cell.length > longest))
     return `has a cell of more than ${longest.toLocaleString('en')} characters`
-  if (row.some((cell) => isFormula(cell.trim()))) return 'has a formula in a cell; write the figure it gives'
+  if (row.some((cell) => isFormula(cell))) return 'has a formula in a cell; write the figure it gives'
   if (limits > 1) return 'has limits in two columns; a row is one limit'
   if (line.model === '') return 'names no model'
   if (line.check === '') return 'names no check'

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 
-const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
+/** As strict as what stores them (RFC 9562): a version, and the variant of these ids. */
+const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
 
 /** What names something in a document. Ids made here are UUIDs of version 7; a file judged on its own may use shorter ones. */
 export const idSchema = z

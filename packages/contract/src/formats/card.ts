@@ -113,7 +113,7 @@ const at = z.union([
   z.strictObject({ place: labelSchema }),
 ])
 
-const check = z.strictObject({
+export const checkSchema = z.strictObject({
   id: wordSchema,
   label: labelSchema,
   kind: z.enum([
@@ -227,7 +227,7 @@ export const cardSchema = z
     terminals: z.array(terminal).min(1).max(most.terminals),
     plugs: z.array(plug).max(40),
     windings: z.array(winding).max(400),
-    checks: z.array(check).max(most.checks),
+    checks: z.array(checkSchema).max(most.checks),
     relations: z.array(relation).max(200),
     sources: z.array(source).max(most.sources),
     hints: z.array(hint).max(200),

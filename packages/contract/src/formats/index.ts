@@ -1,4 +1,4 @@
-export { exactMomentSchema, figureSchema, idSchema, momentSchema, uuidSchema } from './basics'
+export { exactMomentSchema, figureSchema, idSchema, labelSchema, momentSchema, uuidSchema } from './basics'
 export { cardSchema, conditionsSchema, limitSchema, most } from './card'
 export { cardsSchema } from './cards'
 export { contradictionsIn, limitContradiction, type Contradiction } from './contradictions'
@@ -15,12 +15,14 @@ export {
 } from './run'
 export { sentencesOf, type PathProblem } from './sentences'
 export {
+  accessSchema,
   personSchema,
   placeSchema,
   shopRunSchema,
   shopSchema,
   shopSettingsSchema,
   unitSchema,
+  type Access,
   type Person,
   type Shop,
   type ShopRun,

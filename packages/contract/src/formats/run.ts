@@ -10,7 +10,7 @@ import {
 } from '@sure-spool/core'
 import { z } from 'zod'
 import { daySchema, figureSchema, idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
-import { cardSchema, conditionsSchema } from './card'
+import { cardSchema, checkSchema, conditionsSchema } from './card'
 
 export const historySchema = z.enum(['new', 'used', 'rewound'])
 const pair = z.tuple([wordSchema, wordSchema])
@@ -68,6 +68,8 @@ const head = {
   at: momentSchema,
   by: idSchema,
   receivedAt: momentSchema.optional(),
+  /** seconds by which the bench's clock was off; `at` is right by them */
+  clock: z.int().min(-1e9).max(1e9).optional(),
 }
 const celsius = figureSchema.min(-60, 'is colder than any bench').max(300, 'is hotter than any bench')
 
@@ -138,6 +140,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     rewind: labelSchema.optional(),
     words: wordsSchema.optional(),
   }),
+  z.strictObject({ ...head, kind: z.literal('ask'), check: checkSchema }),
   z.strictObject({ ...head, kind: z.literal('skip'), check: wordSchema, reason: wordsSchema.min(1) }),
   z.strictObject({ ...head, kind: z.literal('answer'), remark: wordSchema, reason: wordsSchema.min(1) }),
   z.strictObject({ ...head, kind: z.literal('take-back'), entry: idSchema, reason: wordsSchema }),
@@ -147,6 +150,8 @@ export const entrySchema = z.discriminatedUnion('kind', [
     what: z.enum(decisionIds),
     about: z.array(z.union([wordSchema, z.number()])).optional(),
     why: wordsSchema,
+    /** who stands for it beside somebody who is learning */
+    second: idSchema.optional(),
   }),
   z.strictObject({ ...head, kind: z.literal('outcome'), what: z.enum(['ran-well', 'came-back']), words: wordsSchema }),
 ])

@@ -4,7 +4,16 @@ import { figureSchema, idSchema, labelSchema, momentSchema, percentSchema, wordS
 import { cardSchema } from './card'
 import { comparisonSchema, entrySchema, historySchema, instrumentSchema } from './run'
 
-export const personSchema = z.strictObject({ id: idSchema, name: labelSchema, role: labelSchema })
+/** What a person may do here: everything; all of the work; the work, deciding with a second person's word; reading. */
+export const accessSchema = z.enum(['owner', 'technician', 'learner', 'reader'])
+
+/** Somebody of the shop. `role` is what they do in the shop's words, `access` what they may do; a technician where nothing is said. */
+export const personSchema = z.strictObject({
+  id: idSchema,
+  name: labelSchema,
+  role: labelSchema,
+  access: accessSchema.optional(),
+})
 
 /** What the shop does by habit; in force on the bench at once. */
 export const shopSettingsSchema = z.strictObject({
@@ -75,6 +84,7 @@ export const shopSchema = z.strictObject({
   runs: z.array(shopRunSchema),
 })
 
+export type Access = z.infer<typeof accessSchema>
 export type Person = z.infer<typeof personSchema>
 export type ShopSettings = z.infer<typeof shopSettingsSchema>
 export type UnitPlace = z.infer<typeof placeSchema>

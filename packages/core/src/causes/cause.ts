@@ -35,6 +35,15 @@ export interface Cause {
   share?: number
   ohms?: number
   volts?: number
+  /** of `to-frame`: where along the winding, if its two ends tell */
+  along?: Along
+}
+
+/** A place along a winding: the share of its turns that lie between its start and the place, with the share's standard uncertainty. */
+export interface Along {
+  winding: string
+  share: number
+  u: number
 }
 
 /** A cause by itself, before it is known what it accounts for. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Card, Reading } from '../document'
 import { beepReading } from '../quantity'
+import type { Script } from '../testing'
 import {
   armatureCard,
   chargingCard,
@@ -11,16 +11,9 @@ import {
   plainTerminals,
   pocketMeter,
   relayCard,
-  Script,
   twinCard,
 } from '../testing'
-
-const on = (card: Card = twinCard()) => new Script(card).ready()
-const causes = (script: Script) =>
-  script.state().causes.map(({ kind, of, explains }) => `${kind} ${of.join()} <${explains.join()}>`)
-const twice = (script: Script, check: string, text: string, more: Partial<Reading> = {}) =>
-  script.read(check, text, { contact: 'clips', ...more }).again(check, text, { contact: 'clips', ...more })
-const pair = (a: string, b: string) => ({ pair: [a, b] as [string, string] })
+import { causes, on, pair, twice } from '../testing/causing'
 
 describe('the finding names the fault (METHODS 11.21)', () => {
   test('a sound part has none, and an undecided one neither', () => {
@@ -178,5 +171,43 @@ describe('the finding names the fault (METHODS 11.21)', () => {
       checks: [plainCheck('earth', 'continuity', { pair: ['a', 'frame'] }, { kind: 'closed', atMost: 0.15 })],
     })
     expect(causes(twice(on(card), 'earth', '0.9'))).toEqual(['wire earth <earth>'])
+  })
+
+  test('a winding known only through its whole carries the share that the whole lacks', () => {
+    const card = twinCard()
+    card.checks = card.checks.filter(({ id }) => id !== 'high')
+    card.relations = []
+    const script = on(card).read('low', '300').read('series', '310')
+    expect(causes(script)).toEqual(['winding-low high <series>'])
+    // the other coil leaves it 10 Ω of its 36.7
+    expect(script.state().causes[0]?.share).toBeCloseTo(1 - 10 / 36.7, 1)
+  })
+
+  describe('where along its winding it reaches the frame', () => {
+    const along = (low: string, start: string, end: string, more = (script: Script) => script) =>
+      more(
+        on().read('low', low).read('frame', start, pair('O', 'frame')).read('frame', end, pair('G', 'frame')),
+      ).state().causes[0]?.along
+    test('by the difference of its ends; the fault’s own ohms cancel', () => {
+      expect(along('318', '18 Ω', '336 Ω')).toMatchObject({ winding: 'low', share: expect.closeTo(0, 2) })
+      expect(along('318', '100 Ω', '259 Ω')?.share).toBeCloseTo((100 - 259 + 318) / 636, 2)
+      expect(along('318', '500 Ω', '659 Ω')?.share).toBeCloseTo(0.25, 2)
+    })
+    test('of a winding that nobody read by the card’s ohms, with the card’s tolerance for its doubt', () => {
+      const unread = on().read('frame', '100 Ω', pair('O', 'frame')).read('frame', '259 Ω', pair('G', 'frame'))
+      const { share = 0, u = 0 } = unread.state().causes[0]?.along ?? {}
+      expect(share).toBeCloseTo((100 - 259 + 318) / 636, 2)
+      expect(u).toBeGreaterThan(along('318', '100 Ω', '259 Ω')?.u ?? 1)
+    })
+    test('not by one end, nor by ends that fit no place on it', () => {
+      expect(on().read('low', '318').read('frame', '18 Ω', pair('O', 'frame')).state().causes[0]).not.toHaveProperty(
+        'along',
+      )
+      expect(along('318', '18 Ω', '530 Ω')).toBeUndefined()
+    })
+    test('not by a leak, and not where the meter cannot tell a quarter of it', () => {
+      expect(along('318', '200 kΩ', '200.2 kΩ')).toBeUndefined()
+      expect(along('318', '900 Ω', '800 Ω')?.share).toBeCloseTo((100 + 318) / 636, 1)
+    })
   })
 })

@@ -1,10 +1,9 @@
 import { kindOf } from '../judgement'
+import { alongWinding } from './alongWinding'
 import { causeKinds, type BareCause, type Candidate, type Cause, type Fact } from './cause'
 import { factsOf, type CauseInput } from './factsOf'
+import { smallestSet } from './smallestSet'
 import { windingCandidates } from './windingCauses'
-
-/** More faults at once are taken one by one, largest first. */
-const mostAtOnce = 3
 
 /**
  * The smallest set of faults of the part that explains every fact (METHODS 11.21): the fewest first, then the kinds in their order, a bare
@@ -19,17 +18,23 @@ export function causesOf(input: CauseInput): Cause[] {
     .map((one) => ({ ...one, facts: facts.filter(one.covers) }))
     .filter((one) => one.facts.length > 0)
     .sort((a, b) => rank(a) - rank(b) || Number(b.own) - Number(a.own))
-  const chosen = fewest(candidates, facts)
+  const chosen = smallestSet(candidates, facts).sort((a, b) => rank(a) - rank(b))
   const causes = chosen.map(({ cause, facts: told }) => ({
     ...cause,
+    ...placed(input, cause, told),
     explains: [...new Set([...told.map(({ id }) => id), ...explainedBy(input, cause)])].sort(),
   }))
   return [...causes, ...otherKinds(input)]
 }
 
-interface Covering extends Candidate {
-  facts: Fact[]
+/** Of several places read the one nearest the fault tells its ohms best; two ends tell where it is. */
+function placed(input: CauseInput, cause: BareCause, facts: Fact[]): Pick<Cause, 'ohms' | 'along'> {
+  if (cause.kind !== 'to-frame') return {}
+  const read = facts.flatMap(({ alone }) => (alone.kind === 'to-frame' ? (alone.ohms ?? []) : []))
+  const along = alongWinding(input, cause)
+  return { ...(read.length > 0 ? { ohms: Math.min(...read) } : {}), ...(along ? { along } : {}) }
 }
+
 const rank = ({ cause }: Candidate): number => causeKinds.indexOf(cause.kind)
 
 /** What facts say by themselves; those that say the same thing are one. */
@@ -65,40 +70,6 @@ function saysAlike(cause: BareCause, { alone }: Fact): boolean {
       (alone.kind === 'to-frame' || alone.kind === 'insulation-low') && alone.of.some((id) => cause.of.includes(id))
     )
   return alone.kind === cause.kind && alone.of.join('|') === cause.of.join('|')
-}
-
-function fewest(candidates: Covering[], facts: Fact[]): Covering[] {
-  for (let size = 1; size <= mostAtOnce; size++) {
-    const set = choose(candidates, facts, size)
-    if (set) return set
-  }
-  return greedy(candidates, facts)
-}
-
-/** The first set of so many that covers all facts, in the candidates' order. */
-function choose(candidates: Covering[], facts: Fact[], size: number): Covering[] | undefined {
-  if (facts.length === 0) return []
-  if (size === 0) return undefined
-  for (const [i, one] of candidates.entries()) {
-    const left = facts.filter((fact) => !one.facts.includes(fact))
-    if (left.length === facts.length) continue
-    const rest = choose(candidates.slice(i + 1), left, size - 1)
-    if (rest) return [one, ...rest]
-  }
-  return undefined
-}
-
-function greedy(candidates: Covering[], facts: Fact[]): Covering[] {
-  const chosen: Covering[] = []
-  let left = facts
-  while (left.length > 0) {
-    const gain = (one: Covering) => one.facts.filter((fact) => left.includes(fact)).length
-    const best = candidates.reduce<Covering | undefined>((a, b) => (a && gain(a) >= gain(b) ? a : b), undefined)
-    if (!best || gain(best) === 0) break
-    chosen.push(best)
-    left = left.filter((fact) => !best.facts.includes(fact))
-  }
-  return chosen.sort((a, b) => rank(a) - rank(b))
 }
 
 /** Wholes that read what their parts read belong to the winding that failed on their path. */

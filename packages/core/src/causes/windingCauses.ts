@@ -11,9 +11,10 @@ import type { CauseInput } from './factsOf'
  */
 export function windingCandidates(input: CauseInput, facts: Fact[]): Candidate[] {
   const touched = new Set(facts.flatMap(({ windings }) => [...windings]))
-  return input.prepared.card.windings
+  const single = input.prepared.card.windings
     .filter(({ id }) => touched.has(id))
     .flatMap((winding) => candidatesOf(input, winding, facts))
+  return [...single, ...facts.flatMap((fact) => allOpen(input, fact))]
 }
 
 function candidatesOf(input: CauseInput, winding: Winding, facts: Fact[]): Candidate[] {
@@ -23,7 +24,7 @@ function candidatesOf(input: CauseInput, winding: Winding, facts: Fact[]): Candi
   const said = own ? saidBy(own) : undefined
   const kinds = said === undefined ? kindsOfPaths(input, winding.id, facts) : [said]
   return kinds.map((kind) => ({
-    cause: { kind, of: [winding.id], ...(kind === 'winding-low' && own ? shareOf(own) : {}) },
+    cause: { kind, of: [winding.id], ...(kind === 'winding-low' ? missing(input, winding, own, facts) : {}) },
     own: failed,
     covers: (fact) => covers(input, kind, winding.id, fact),
   }))
@@ -69,17 +70,38 @@ const pointsOf = ({ checks }: CauseInput, id: string): Evaluation[] =>
     ?.points.flatMap(({ evaluation, verdict }) => (evaluation && verdict === 'outside' ? [evaluation] : [])) ?? []
 
 /** Three pins whose one winding is open: its end reads nothing to the others. */
-function pinsOpen({ checks, prepared: { card, unitGroups } }: CauseInput, id: string, winding: string): boolean {
-  const state = checks.find(({ check }) => check.id === id)
-  if (state?.check.kind !== 'three-pins') return false
-  const read = state.points.flatMap(({ evaluation }) => evaluation ?? [])
-  const kind = kindOf(state.check, read)
-  const one = card.windings.find((other) => other.id === winding)
-  if (!one || (kind !== 'single' && kind !== 'open')) return false
-  return !unitGroups.some((group) => group.includes(one.from) && group.includes(one.to))
+const pinsOpen = (input: CauseInput, id: string, winding: string): boolean => {
+  const open = openOnPins(input, id)
+  return open.length === 1 && open[0] === winding
 }
 
-function ownReading({ checks, prepared: { card } }: CauseInput, winding: string): Evaluation | undefined {
+/** The windings of three pins whose two ends are apart in this unit; none where the pins read as something else. */
+function openOnPins({ checks, prepared: { card, unitGroups } }: CauseInput, id: string): string[] {
+  const state = checks.find(({ check }) => check.id === id)
+  if (state?.check.kind !== 'three-pins') return []
+  const kind = kindOf(
+    state.check,
+    state.points.flatMap(({ evaluation }) => evaluation ?? []),
+  )
+  if (kind !== 'single' && kind !== 'open') return []
+  return card.windings
+    .filter((one) => state.check.touches.has(one.id))
+    .filter((one) => !unitGroups.some((group) => group.includes(one.from) && group.includes(one.to)))
+    .map((one) => one.id)
+}
+
+/** Pins that all read open are no one winding: all of them, or what they share. */
+function allOpen(input: CauseInput, { id }: Fact): Candidate[] {
+  const of = openOnPins(input, id)
+  return of.length < 2 ? [] : [{ cause: { kind: 'winding-open', of }, own: true, covers: (fact) => fact.id === id }]
+}
+
+/**
+ * What was read of a winding and nothing else: its own check, else the pair of three pins that it lies alone between.
+ * @example
+ * ownReading(scenes.low().causing, 'low')?.check.id // 'low'
+ */
+export function ownReading({ checks, prepared: { card } }: CauseInput, winding: string): Evaluation | undefined {
   const isOwn = ({ check }: CheckState) =>
     check.kind === 'resistance' && !check.toFrame && check.touches.size === 1 && check.touches.has(winding)
   const own = checks.find(isOwn)?.points.at(-1)?.evaluation
@@ -97,6 +119,7 @@ function covers(input: CauseInput, kind: WindingKind, winding: string, fact: Fac
   if (fact.follows || fact.alone.kind === 'draw' || fact.alone.kind === 'unlike') return true
   if (fact.alone.kind === 'winding-low' || fact.alone.kind === 'winding-high')
     return fact.alone.of.includes(winding) || kind === 'winding-open'
+  if (openOnPins(input, fact.id).length > 1) return false
   if (pinsOpen(input, fact.id, winding)) return kind === 'winding-open'
   const read = pointsOf(input, fact.id)
   const relation = input.relations.find((one) => one.relation.id === fact.id)
@@ -104,8 +127,25 @@ function covers(input: CauseInput, kind: WindingKind, winding: string, fact: Fac
   return read.length > 0 && read.every((one) => saidBy(one) === kind)
 }
 
+/** The share of a winding's ohms that is missing: by its own reading, else by what a whole through it lacks. */
+function missing(input: CauseInput, winding: Winding, own: Evaluation | undefined, facts: Fact[]): { share?: number } {
+  if (own) return shareOf(own)
+  const whole = facts
+    .filter((fact) => fact.windings.has(winding.id) && !fact.follows)
+    .flatMap(({ id }) => pointsOf(input, id))
+    .find((one) => saidBy(one) === 'winding-low')
+  if (whole?.judged === undefined || winding.ohms === undefined || winding.ohms <= 0) return {}
+  const others = [...whole.check.touches].filter((id) => id !== winding.id).map((id) => ownReading(input, id)?.judged)
+  const expected = expectedOf(whole.limit?.band ?? {})
+  // what the others leave of the whole is this one's; where one was not read, all that the whole lacks is
+  const lacks = others.every((one) => one !== undefined)
+    ? winding.ohms - (whole.judged - others.reduce<number>((sum, one) => sum + one, 0))
+    : (expected ?? whole.judged) - whole.judged
+  return { share: Math.min(1, Math.max(0, lacks / winding.ohms)) }
+}
+
 /** The share of ohms missing from its nominal, the middle of its band; with a minimum alone from that (METHODS 11.21). */
-function shareOf({ judged, limit }: Evaluation): { share: number } | object {
+function shareOf({ judged, limit }: Evaluation): { share?: number } {
   const expected = expectedOf(limit?.band ?? {})
   return judged === undefined || expected === undefined || expected <= 0 ? {} : { share: 1 - judged / expected }
 }

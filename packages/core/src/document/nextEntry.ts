@@ -11,7 +11,7 @@ import type { Entry, EntryBody, Run } from './run'
 export function nextEntry(
   run: Pick<Run, 'id' | 'startedAt'> & { entries: Entry[] },
   body: EntryBody,
-  stamp: { id: string; at: string; by: string },
+  stamp: { id: string; at: string; by: string; clock?: number },
 ): Entry {
   const n = run.entries.reduce((last, entry) => Math.max(last, entry.n), 0) + 1
   const latest = run.entries.reduce(
@@ -24,6 +24,7 @@ export function nextEntry(
     n,
     at: Date.parse(stamp.at) > Date.parse(latest) ? stamp.at : latest,
     by: stamp.by,
+    ...(stamp.clock === undefined ? {} : { clock: stamp.clock }),
     ...body,
   }
 }

@@ -1,5 +1,5 @@
 /** The run: one session of a unit on the bench. Its entries are the only thing kept; all else is computed from them. */
-import type { Card, Conditions, Rule } from './card'
+import type { Card, Check, Conditions, Rule } from './card'
 import type { CautionId, ComplaintId, DecisionId, Isolation, LookId, Quantity, WorkId } from './ids'
 
 export interface Run {
@@ -64,6 +64,8 @@ export interface EntryHead {
   at: string
   by: string
   receivedAt?: string
+  /** seconds by which the bench's clock was off; `at` is right by them */
+  clock?: number
 }
 
 export type EntryBody =
@@ -92,10 +94,12 @@ export type EntryBody =
   | { kind: 'look'; check?: string; place: string; what: LookId[]; words?: string; photo?: string; fault?: true }
   | { kind: 'note'; words: string; about?: string }
   | { kind: 'work'; what: WorkId; place: string; undoes?: string; rewind?: string; words?: string }
+  /** a check of this run alone; its id begins with `ask-` */
+  | { kind: 'ask'; check: Check }
   | { kind: 'skip'; check: string; reason: string }
   | { kind: 'answer'; remark: string; reason: string }
   | { kind: 'take-back'; entry: string; reason: string }
-  | { kind: 'decision'; what: DecisionId; about?: (string | number)[]; why: string }
+  | { kind: 'decision'; what: DecisionId; about?: (string | number)[]; why: string; second?: string }
   | { kind: 'outcome'; what: 'ran-well' | 'came-back'; words: string }
 
 export type Entry = EntryHead & EntryBody

@@ -45,8 +45,10 @@ export {
   judgeWhole,
   kindOf,
   openWindings,
+  rolesOf,
   worstFirst,
   type CheckState,
   type PointState,
+  type Roles,
   type Whole,
 } from './whole'

@@ -1,8 +1,9 @@
+import { isAsked } from '../asked'
 import { onceFor, type CautionId, type Conditions } from '../document'
 import type { Drive } from '../function'
 import type { PreparedCard, PreparedCheck } from '../judgement'
 
-export type StepGroup = 'meet' | 'safe' | 'leads' | 'windings' | 'ground' | 'act' | 'finding'
+export type StepGroup = 'meet' | 'safe' | 'leads' | 'windings' | 'ground' | 'act' | 'asked' | 'finding'
 
 /** Where one reading is taken: between two terminals, at one of several items, at a place on a curve, driven one way. */
 export interface StepPoint {
@@ -36,7 +37,7 @@ const answered = new Set(['act', 'lamp'])
 /**
  * The ordered steps of a run: meet the part, make safe, leads, windings, ground, does it act, finding. Pairs come in an order
  * that keeps one clip where it is for as long as possible; a whole comes after its parts; what needs power comes last, what one
- * set-up serves together.
+ * set-up serves together; what was asked besides stands behind all that the card asks.
  * @param first checks whose steps come before all other readings: those that failed this unit before
  * @example
  * planSteps(prepareCard(twinCard())).map(({ kind }) => kind).slice(0, 4)
@@ -70,7 +71,7 @@ function orderSteps(prepared: PreparedCard): Step[] {
   const { card } = prepared
   const checks = [...prepared.checks.values()]
   const looks = checks.filter(({ kind }) => kind === 'look')
-  const read = checks.filter(({ kind }) => kind !== 'look' && !answered.has(kind))
+  const read = checks.filter(({ id, kind }) => kind !== 'look' && !answered.has(kind) && !isAsked(id))
   const acts = read.filter((check) => acting.has(check.kind) && !atRest(check))
   const ground = read.filter((one) => toGround(one) && !acts.includes(one))
   const windings = read.filter((one) => !acts.includes(one) && !ground.includes(one))
@@ -99,6 +100,11 @@ function orderSteps(prepared: PreparedCard): Step[] {
       group: 'act',
       cautions: [],
     })),
+    // in the order they were asked: whoever asks goes there at once
+    ...checks
+      .filter(({ id }) => isAsked(id))
+      .flatMap((check) => placesOf(prepared, check))
+      .map((one) => readingStep(one, 'asked')),
     { id: 'finding', kind: 'finding', group: 'finding', cautions: [] },
   ]
 }

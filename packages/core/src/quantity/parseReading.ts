@@ -71,7 +71,18 @@ function splitTestVolts(text: string, decimalComma: boolean): { rest: string; vo
   return typeof field === 'string' ? { rest: text } : { rest, volts: scaleField(field, 'voltage').value }
 }
 
+/** Most of what is typed: digits and perhaps a point. */
+const bareNumber = /^\d+(?:\.(\d+))?$/
+/** A number and what stands behind it, without any of the words and marks that make it more than a value. */
+const plainValue = /^\d+(?:[.,]\d+)?\s?[kKMGmµ]?(?:Ω|V|A|H|F|Hz)?$/
+
 function parseFigure(text: string, quantity: Quantity, decimalComma: boolean): ParsedReading {
+  const bare = bareNumber.exec(text)
+  if (bare && !(decimalComma && bare[1] !== undefined)) {
+    const resolution = Number(`1e-${bare[1]?.length ?? 0}`)
+    return { kind: 'value', value: Number(text), resolution, unitGiven: false, ...warningOf([], quantity) }
+  }
+  if (plainValue.test(text)) return parseValue(text, quantity, decimalComma)
   if (/^[+-]?1 ?\.$/.test(text) || (decimalComma && /^[+-]?1 ?,$/.test(text))) return { kind: 'over', unitGiven: false }
   const over = overWord.exec(text)
   if (over) {

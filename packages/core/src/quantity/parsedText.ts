@@ -4,7 +4,7 @@ import { parseReading, type ParsedReading } from './parseReading'
 const parsedBefore = new WeakMap<Reading, { quantity: Quantity; parsed: ParsedReading }>()
 
 /**
- * What a reading's text says, parsed once: an entry never changes. A leading `~` (not settled) is no part of the figure.
+ * What a reading's text says: what was parsed to make it, if that is known, else parsed again. A leading `~` (not settled) is no part of the figure.
  * @param quantity what the text is read as
  * @example
  * parsedText({ taken: 'typed', text: '11.4k', decimalComma: false, kind: 'value', value: 11_400 }, 'resistance').value
@@ -14,7 +14,7 @@ export function parsedText(reading: Reading, quantity: Quantity): ParsedReading 
   const known = parsedBefore.get(reading)
   if (known?.quantity === quantity) return known.parsed
   const { text, decimalComma } = reading
-  return rememberParsed(reading, quantity, parseReading({ text: text.replace(/^\s*~/, ''), quantity, decimalComma }))
+  return parseReading({ text: text.replace(/^\s*~/, ''), quantity, decimalComma })
 }
 
 /**

@@ -1,3 +1,4 @@
+export { threeConstructions, type Construction, type ThreePairs } from './constructions'
 export { groups, type PairReading } from './groups'
 export { ratio } from './ratio'
 export { sumCheck, type Figure, type SumResult } from './sumCheck'

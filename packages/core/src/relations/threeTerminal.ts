@@ -1,7 +1,5 @@
-import { atMost, openFrom } from '../conformance'
+import { threeConstructions, type Pin, type ThreePairs } from './constructions'
 
-type Ohms = number | 'Infinity'
-type Pin = 'a' | 'b' | 'c'
 export type KindOfThree = 'split-phase' | 'balanced' | 'single' | 'open' | 'unclear'
 
 export interface ThreeTerminal {
@@ -16,12 +14,6 @@ export interface ThreeTerminal {
   consistent: boolean
 }
 
-const pairs = [
-  { key: 'ab', pins: ['a', 'b'] },
-  { key: 'bc', pins: ['b', 'c'] },
-  { key: 'ca', pins: ['c', 'a'] },
-] as const
-
 /**
  * What construction three readings on three pins are (METHODS 5). `consistent` never stands for health: a split-phase set
  * with an open run winding is `single`.
@@ -30,31 +22,14 @@ const pairs = [
  * @example
  * threeTerminal({ ab: 4.9, bc: 16.6, ca: 11.7, u: 0.05 }).kind // 'split-phase'
  */
-export function threeTerminal(input: { ab: Ohms; bc: Ohms; ca: Ohms; u: number }): ThreeTerminal {
-  const read = pairs.map(({ key, pins }) => ({ pins, ohms: finiteOhms(input[key]) }))
-  const finite = read.filter(({ ohms }) => ohms < Infinity)
-  if (finite.length < 3) {
-    const kind = finite.length === 0 ? 'open' : finite.length === 1 ? 'single' : 'unclear'
-    return { kind, residual: 0, consistent: kind === 'single' }
+export function threeTerminal(input: ThreePairs): ThreeTerminal {
+  const [split, balanced, { finite }] = threeConstructions(input)
+  const { common, main, auxiliary, residual = 0 } = split
+  if (finite < 3) {
+    const kind = finite === 0 ? 'open' : finite === 1 ? 'single' : 'unclear'
+    return { kind, residual, consistent: kind === 'single' }
   }
-  const [small, middle, large] = [...read].sort((x, y) => x.ohms - y.ohms)
-  if (!small || !middle || !large) return { kind: 'unclear', residual: 0, consistent: false }
-  const residual = small.ohms + middle.ohms - large.ohms
-  const mean = (small.ohms + middle.ohms + large.ohms) / 3
-  if (read.every(({ ohms }) => atMost(Math.abs(ohms - mean), 0.05 * mean)))
-    return { kind: 'balanced', windings: { star: mean / 2, delta: 1.5 * mean }, residual, consistent: true }
-  const allowed = 2 * Math.sqrt(3) * input.u + 0.02 * large.ohms
-  const common = small.pins.find((pin) => middle.pins.some((other) => other === pin))
-  if (!common || !atMost(Math.abs(residual), allowed)) return { kind: 'unclear', residual, consistent: false }
-  const other = (one: readonly Pin[]) => one.find((pin) => pin !== common) ?? common
-  return {
-    kind: 'split-phase',
-    common,
-    main: other(small.pins),
-    auxiliary: other(middle.pins),
-    residual,
-    consistent: true,
-  }
+  if (balanced.fits) return { kind: 'balanced', windings: balanced.windings, residual, consistent: true }
+  if (!split.fits) return { kind: 'unclear', residual, consistent: false }
+  return { kind: 'split-phase', common, main, auxiliary, residual, consistent: true }
 }
-
-const finiteOhms = (ohms: Ohms): number => (ohms === 'Infinity' || ohms >= openFrom ? Infinity : ohms)

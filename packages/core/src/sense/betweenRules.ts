@@ -1,12 +1,14 @@
 import { above, atMost } from '../conformance'
+import type { Relation } from '../document'
 import { beta, isMetal } from '../temperature'
 import { readsFinite, readsOpen, type Evaluation } from '../judgement'
-import type { ReadingRule } from './rule'
+import { joinedBy, type ReadingRule } from './rule'
 
 /** A part above the whole it is part of, by more than the uncertainty. */
 export const beyondPhysics: ReadingRule = {
   id: 'beyond-physics',
   cause: 'sum',
+  about: joinedBy('sum'),
   test: ({ bench, evaluation, standing }) => {
     for (const relation of bench.prepared.relationsOf.get(evaluation.check.id) ?? []) {
       if (relation.kind !== 'sum') continue
@@ -31,6 +33,7 @@ export const beyondPhysics: ReadingRule = {
 export const sumOff: ReadingRule = {
   id: 'sum-off',
   cause: 'sum',
+  about: joinedBy('sum'),
   test: ({ relations }) => {
     for (const state of relations) {
       if (
@@ -77,6 +80,7 @@ function sharedShare(members: Evaluation[], residual: number, u: number): number
 export const sharedResistance: ReadingRule = {
   id: 'shared-resistance',
   cause: 'sum',
+  about: joinedBy('sum'),
   test: ({ relations }) => {
     for (const state of relations) {
       if (state.relation.kind !== 'sum' || state.verdict !== 'outside' || !state.sum) continue
@@ -91,11 +95,12 @@ export const sharedResistance: ReadingRule = {
 export const oneOpenOfThree: ReadingRule = {
   id: 'one-open-of-three',
   cause: 'sum',
+  about: (check, relations) => check.kind === 'three-pins' || joinedBy('sum')(check, relations),
   test: ({ bench, evaluation, standing }) => {
     for (const members of threes(bench.prepared.relationsOf.get(evaluation.check.id) ?? [], evaluation, standing)) {
-      const open = members.filter(readsOpen)
-      if (open.length !== 1 || !members.filter((one) => one !== open[0]).every(readsFinite)) continue
-      return { severity: 'stop', params: { open: open[0]?.check.id ?? '', entry: open[0]?.entry.id ?? '' } }
+      const [open, ...others] = members.filter(readsOpen)
+      if (!open || others.length > 0 || !members.every((one) => one === open || readsFinite(one))) continue
+      return { severity: 'stop', params: { open: open.check.id, entry: open.entry.id } }
     }
     return null
   },
@@ -104,12 +109,14 @@ export const oneOpenOfThree: ReadingRule = {
 /** A branch is open and so is the series reading through it: no second place. */
 export const openAddsNothing: ReadingRule = {
   id: 'open-adds-nothing',
+  about: joinedBy('sum'),
   test: ({ bench, evaluation, standing }) => {
     for (const relation of bench.prepared.relationsOf.get(evaluation.check.id) ?? []) {
       if (relation.kind !== 'sum') continue
       const whole = standing(relation.whole).at(-1)
+      if (!whole || !readsOpen(whole)) continue
       const open = relation.parts.flatMap((id) => standing(id).slice(-1)).filter(readsOpen)
-      if (!whole || !readsOpen(whole) || open.length === 0) continue
+      if (open.length === 0) continue
       if (whole !== evaluation && !open.includes(evaluation)) continue
       return { severity: 'note', params: { open: open[0]?.check.id ?? '', whole: relation.whole } }
     }
@@ -118,23 +125,26 @@ export const openAddsNothing: ReadingRule = {
 }
 
 function threes(
-  relations: { kind: string; parts?: string[]; whole?: string }[],
+  relations: Relation[],
   evaluation: Evaluation,
   standing: (check: string) => Evaluation[],
 ): Evaluation[][] {
   const { check } = evaluation
   const pins = check.kind === 'three-pins' ? standing(check.id) : []
-  const summed = relations.flatMap((relation) => {
-    if (relation.kind !== 'sum' || relation.parts?.length !== 2 || relation.whole === undefined) return []
-    const members = [...relation.parts, relation.whole].flatMap((id) => standing(id).slice(-1))
-    return members.length === 3 && members.includes(evaluation) ? [members] : []
-  })
-  return pins.length === 3 ? [...summed, pins] : summed
+  const found = pins.length === 3 ? [pins] : []
+  for (const relation of relations) {
+    if (relation.kind !== 'sum' || relation.parts.length !== 2) continue
+    const [one, other, whole] = [...relation.parts, relation.whole].map((id) => standing(id).at(-1))
+    const members = one && other && whole ? [one, other, whole] : []
+    if (members.includes(evaluation)) found.push(members)
+  }
+  return found
 }
 
 /** Two windings on one core that temperature moves alike are apart: this one is out, whatever the temperature. */
 export const sisterRatio: ReadingRule = {
   id: 'sister-ratio',
+  about: joinedBy('ratio'),
   test: ({ relations }) => {
     for (const state of relations) {
       if (state.relation.kind !== 'ratio' || state.verdict !== 'outside') continue

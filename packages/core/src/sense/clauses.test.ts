@@ -1,6 +1,6 @@
 import type { Card, Instrument } from '../document'
 import { fourWireMeter, knobMeter, Script, twinCard } from '../testing'
-import { but, butBand, butCheck, butOpen, butReading, holdClauses, noFigure } from '../testing/clauses'
+import { but, butBand, butCheck, butOpen, butQuantity, butReading, holdClauses, noFigure } from '../testing/clauses'
 import * as comparing from './comparingRules'
 import * as entries from './entryRules'
 import * as readings from './readingRules'
@@ -60,7 +60,7 @@ holdClauses([
     () => low('0'),
     {
       'not nought': but({ taken: 0.5 }),
-      'not ohms': but({ quantity: 'voltage' }),
+      'not ohms': butQuantity('voltage'),
       'a contact': butCheck({ kind: 'contacts' }),
       'what should be closed': but(({ limit }) => (limit ? { limit: { ...limit, kind: 'closed' } } : {})),
       'a reading that was sent by a meter': butReading({ taken: 'meter' as never }),
@@ -77,7 +77,7 @@ holdClauses([
       'over range': () => on().read('frame', 'OL 20', { pair: ['O', 'frame'] }),
       'what should be closed': but(({ limit }) => (limit ? { limit: { ...limit, kind: 'closed' } } : {})),
       'a winding': () => low('20'),
-      'not ohms': but({ quantity: 'voltage' }),
+      'not ohms': butQuantity('voltage'),
       nought: but({ taken: 0 }),
       'sent by a meter': butReading({ taken: 'meter' as never }),
     },
@@ -117,7 +117,7 @@ holdClauses([
     () => low('-318'),
     {
       'above nought': but({ taken: 318, netNegative: undefined as never }),
-      'not ohms or amperes': but({ quantity: 'voltage' }),
+      'not ohms or amperes': butQuantity('voltage'),
       'no figure': noFigure,
     },
   ],
@@ -131,7 +131,7 @@ holdClauses([
       'open is expected': butOpen,
       'it fits none': but({ judged: 60, net: 60 }),
       'the other is read already': () => on().read('high', '36.5').read('low', '36.4'),
-      'the other is of another kind': but({ quantity: 'voltage' }),
+      'the other is of another kind': butQuantity('voltage'),
     },
   ],
   [
@@ -160,7 +160,7 @@ holdClauses([
     () => atRoom().put(zero(0.51)).read('low', '318'),
     {
       'at half an ohm': () => atRoom().put(zero(0.5)).read('low', '318'),
-      'not ohms': but({ quantity: 'voltage' }),
+      'not ohms': butQuantity('voltage'),
       'leads that were only assumed': but({ leads: undefined as never }),
     },
   ],
@@ -173,7 +173,7 @@ holdClauses([
       'its temperature was measured': but(({ temperature }) => ({
         temperature: { ...temperature, from: 'measured' } as never,
       })),
-      'not ohms': but({ quantity: 'voltage' }),
+      'not ohms': butQuantity('voltage'),
       'no metal': butCheck({ material: 'resistive' }),
       'no lower limit': butBand({ max: 350 }),
       'open is expected': butOpen,
@@ -188,7 +188,7 @@ holdClauses([
       'no meter named': but({ instrument: undefined as never }),
       'one meter': (moment) => ({ ...moment, evaluation: { ...moment.evaluation, instrument: fourWireMeter } }),
       'within what both could be off by': but(({ net = 0 }) => ({ netU: net })),
-      'nothing earlier': (moment) => ({ ...moment, earlier: [] }),
+      'nothing earlier': (moment) => ({ ...moment, earlier: [], again: [] }),
     },
   ],
   [
@@ -199,7 +199,7 @@ holdClauses([
       'a prefix that slipped': but({ taken: 318_000 }),
       'another meter': but({ instrument: knobMeter }),
       'no figure': noFigure,
-      'nothing earlier': (moment) => ({ ...moment, earlier: [] }),
+      'nothing earlier': (moment) => ({ ...moment, earlier: [], again: [] }),
     },
   ],
   [

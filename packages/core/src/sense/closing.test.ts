@@ -1,5 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
-import { plainCheck, pickupCard, pocketMeter, relayCard, sceneOf, Script, twinCard, valveCard } from '../testing'
+import {
+  chargingCard,
+  plainCheck,
+  pickupCard,
+  pocketMeter,
+  relayCard,
+  sceneOf,
+  Script,
+  twinCard,
+  valveCard,
+} from '../testing'
 import { but, butBand, butCheck, holdClauses, noFigure } from '../testing/clauses'
 import * as between from './betweenRules'
 import * as closing from './closingRules'
@@ -24,6 +34,11 @@ describe('what a run ends without', () => {
     expect(said(closing.windingsUntested, twin().read('low', '322').framed('O'))).toBe('warn')
     expect(closing.windingsUntested(sceneOf(twin().framed('O')).closing)?.params['groups']).toBe('V')
     expect(closing.windingsUntested(sceneOf(twin().framed('O', 'V')).closing)?.params['pins']).toContain('G')
+  })
+
+  test('a group is named by a terminal that a probe reaches, not by its star point', () => {
+    const legs = new Script(chargingCard()).ready().read('uv', '.62')
+    expect(closing.windingsUntested(sceneOf(legs).closing)?.params['groups']).toBe('U')
   })
 
   test('a test at work, on a family whose ohms miss shorted turns', () => {

@@ -1,4 +1,4 @@
-import type { Family } from '../document'
+import type { Card, Family } from '../document'
 import { below } from '../conformance'
 import { pairKey, readsOpen, type Bench, type CheckState, type Evaluation } from '../judgement'
 import type { Remark } from './rule'
@@ -25,24 +25,34 @@ export const ohmsMiss: Family[] = ['ignition-stator', 'charging-stator', 'low-oh
  */
 export const windingsUntested: ClosingRule = ({ bench, all, checks }) => {
   const { card, unitGroups } = bench.prepared
-  const judged = all.filter((one) => !bench.tape.gone.has(one.entry.id) && one.verdict !== 'none')
-  const framed = new Set(judged.filter((one) => one.check.toFrame).flatMap((one) => one.pair ?? []))
+  const framed = new Set<string>()
+  const read = new Set<string>()
+  for (const { entry, pair, check, verdict } of all) {
+    if (!pair || bench.tape.gone.has(entry.id)) continue
+    for (const terminal of pair) {
+      read.add(terminal)
+      if (check.toFrame && verdict !== 'none') framed.add(terminal)
+    }
+  }
   const wound = unitGroups.filter(
     (group) =>
       !group.includes('frame') && card.windings.some(({ from, to }) => group.includes(from) || group.includes(to)),
   )
   const hasFrame = card.terminals.some((terminal) => terminal.id === 'frame') || checks.some((one) => one.check.toFrame)
   const ungrounded = hasFrame ? wound.filter((group) => !group.some((terminal) => framed.has(terminal))) : []
-  const read = new Set(all.filter((one) => !bench.tape.gone.has(one.entry.id)).flatMap((one) => one.pair ?? []))
   const pins = card.plugs.flatMap((plug) => plug.cavities.flatMap((cavity) => cavity.terminal ?? []))
   const unread = pins.filter((pin) => !read.has(pin) && wound.some((group) => group.includes(pin)))
   if (ungrounded.length === 0 && unread.length === 0) return null
   return {
     id: 'windings-untested',
     severity: 'warn',
-    params: { groups: ungrounded.map((group) => group[0] ?? '').join(' '), pins: unread.join(' ') },
+    params: { groups: ungrounded.map((group) => touchable(card, group)).join(' '), pins: unread.join(' ') },
   }
 }
+
+/** The terminal of a group that a probe can reach: a star point has no pin. */
+const touchable = ({ terminals }: Card, group: string[]): string =>
+  group.find((id) => terminals.find((one) => one.id === id)?.part !== 'joint') ?? group[0] ?? ''
 
 /**
  * No fault found by ohms on a family whose faults ohms are known to miss.
@@ -76,7 +86,7 @@ export const flexTheLead: ClosingRule = ({ bench, all }) => {
  * retestMissing(scenes.sound().closing) // null
  */
 export const retestMissing: ClosingRule = ({ bench, all, checks, stood }) => {
-  if (bench.tape.works.length === 0) return null
+  if (bench.tape.changes.length === 0) return null
   const failed = new Set(all.filter((one) => one.verdict === 'outside' && stood(one)).map((one) => one.check.id))
   const missing = checks.filter((one) => failed.has(one.check.id) && one.points.every((point) => !point.evaluation))
   return missing.length > 0
@@ -167,7 +177,7 @@ const alikeTaken = (a: Evaluation, b: Evaluation): boolean =>
  * noGroundAfter(scenes.sound().closing) // null
  */
 export const noGroundAfter: ClosingRule = ({ bench, all, checks }) => {
-  const works = bench.tape.works
+  const works = bench.tape.changes
   const last = works.findLast((work) => work.what === 'rewind' || work.what === 'fix')
   const framed = checks.some((one) => one.check.toFrame)
   if (!last || !framed || !works.some((work) => work.what === 'rewind')) return null

@@ -1,8 +1,9 @@
 import { above, below } from '../conformance'
+import { onceFor, type EntryOf } from '../document'
 import { parseReading } from '../quantity'
-import { demandedKind, readsOpen, samePoint, type Evaluation } from '../judgement'
+import { demandedKind, readsOpen, type Evaluation } from '../judgement'
 import { isMetal } from '../temperature'
-import type { ReadingRule } from './rule'
+import { inOhms, joinedBy, type ReadingRule } from './rule'
 
 const poorFrom = 0.5
 
@@ -10,25 +11,25 @@ const poorFrom = 0.5
 export const poorLeads: ReadingRule = {
   id: 'poor-leads',
   cause: 'leads',
+  about: inOhms,
   test: ({ bench, evaluation }) => {
     const { leads } = evaluation
     const check = bench.tape.leadChecks.find((one) => one.id === leads?.entry)
-    if (evaluation.quantity !== 'resistance' || !check) return null
-    const shown = parseReading({ text: check.text, quantity: 'resistance' }).value ?? 0
-    const ohms = Math.max(check.ohms, shown)
+    if (!check) return null
+    const ohms = Math.max(check.ohms, shownBy(check))
     return above(ohms, poorFrom) ? { severity: 'warn', params: { ohms } } : null
   },
 }
 
+const shownBy = onceFor(({ text }: EntryOf<'lead-check'>) => parseReading({ text, quantity: 'resistance' }).value ?? 0)
+
 /** Two meters on one point apart by more than both their expanded uncertainties. */
 export const metersDisagree: ReadingRule = {
   id: 'meters-disagree',
-  test: ({ bench, evaluation, earlier }) => {
+  test: ({ evaluation, again }) => {
     const { net, netU = 0, instrument } = evaluation
     if (net === undefined || !instrument) return null
-    const other = samePoint(bench.tape, evaluation, earlier).findLast(
-      (one) => one.instrument && one.instrument !== instrument && one.net !== undefined,
-    )
+    const other = again.findLast((one) => one.instrument && one.instrument !== instrument && one.net !== undefined)
     if (other?.net === undefined || !above(Math.abs(net - other.net), 2 * netU + 2 * (other.netU ?? 0))) return null
     return { severity: 'warn', params: { value: net, other: other.net, meter: other.instrument?.name ?? '' } }
   },
@@ -37,11 +38,15 @@ export const metersDisagree: ReadingRule = {
 /** One meter reads a point finite and another open beyond that figure: both wait. */
 export const metersOpenAndNot: ReadingRule = {
   id: 'tests-disagree',
-  test: ({ bench, evaluation, earlier }) => {
-    if (evaluation.quantity !== 'resistance') return null
-    const other = samePoint(bench.tape, evaluation, earlier).findLast(
-      (one) =>
-        one.instrument !== evaluation.instrument && !bench.tape.gone.has(one.entry.id) && contradicts(one, evaluation),
+  about: inOhms,
+  test: ({ bench, evaluation, again }) => {
+    // as the tape then stood: what is retaken later settles it then
+    const isGone = (id: string) => {
+      const gone = bench.tape.gone.get(id)
+      return gone !== undefined && (gone.how !== 'retaken' || gone.by.n < evaluation.entry.n)
+    }
+    const other = again.findLast(
+      (one) => one.instrument !== evaluation.instrument && !isGone(one.entry.id) && contradicts(one, evaluation),
     )
     if (!other) return null
     return {
@@ -70,12 +75,11 @@ const littleShare = 0.12
 /** A little under its band with nobody knowing how warm the part is: cold, or shorted turns? */
 export const lowByALittle: ReadingRule = {
   id: 'low-by-a-little',
+  about: (check) => inOhms(check) && check.material !== undefined && isMetal(check.material),
   test: ({ evaluation }) => {
-    const { judged, limit, temperature, check, quantity } = evaluation
+    const { judged, limit, temperature } = evaluation
     const min = limit?.band.min
-    const metal = check.material !== undefined && isMetal(check.material)
-    if (judged === undefined || min === undefined || quantity !== 'resistance' || !metal || limit?.expectOpen)
-      return null
+    if (judged === undefined || min === undefined || limit?.expectOpen) return null
     if (temperature?.from === 'measured' || !below(judged, min) || judged <= min * (1 - littleShare)) return null
     return { severity: 'warn', params: { percent: (100 * (min - judged)) / min } }
   },
@@ -84,6 +88,7 @@ export const lowByALittle: ReadingRule = {
 /** Twins that agree, and both are off the card or an estimate: alike is not proved. */
 export const twinsBothOff: ReadingRule = {
   id: 'twins-both-off',
+  about: joinedBy('twin'),
   test: ({ evaluation, relations }) => {
     const alike = relations.some(({ relation, verdict }) => relation.kind === 'twin' && verdict === 'within')
     const doubtful = evaluation.verdict === 'outside' || evaluation.reason === 'guess'
@@ -94,9 +99,8 @@ export const twinsBothOff: ReadingRule = {
 /** Inductance or capacitance of a winding that reads open says nothing of it. */
 export const acOnOpen: ReadingRule = {
   id: 'ac-on-open',
+  about: ({ kind }) => kind === 'inductance' || kind === 'capacitance',
   test: ({ evaluation, before }) => {
-    const { kind } = evaluation.check
-    if (kind !== 'inductance' && kind !== 'capacitance') return null
     const open = before.find(
       (one) => one.quantity === 'resistance' && readsOpen(one) && samePair(one, evaluation) && !one.limit?.expectOpen,
     )
@@ -110,10 +114,11 @@ const samePair = (a: Evaluation, b: Evaluation): boolean =>
 /** Three pins mean something else for each construction, and none is chosen. */
 export const kindUnset: ReadingRule = {
   id: 'kind-unset',
+  about: ({ kind }) => kind === 'three-pins',
   setting: ({ evaluation }) => evaluation.check.id,
   test: ({ bench, evaluation }) => {
     const { check } = evaluation
-    return check.kind === 'three-pins' && demandedKind(bench.run.card, check.id) === undefined
+    return demandedKind(bench.run.card, check.id) === undefined
       ? { severity: 'stop', params: { check: check.id } }
       : null
   },

@@ -36,6 +36,12 @@ const testing = (changes: Partial<Card> = {}) => on(valveCard(changes), [insulat
 const second: Instrument = { ...pocketMeter, id: 'm9', name: 'Multimeter M9' }
 const drive = { plus: '85', minus: '86' }
 const care = { isolate: [], maxTestVolts: 500, cautions: [] }
+/** A relay whose coil has a diode across it, its make contact read with the coil driven one way. */
+const clamped = (way: { plus: string; minus: string }, between: [string, string][] = [['85', '86']]) =>
+  on(relayCard({ care: { ...care, electronicsBetween: between } }))
+    .ready()
+    .read('coil', '90')
+    .read('driven', '0.2', { pair: ['30', '87'], conditions: { drive: way } })
 const guessed = (value: number) => {
   const card = plainCard({
     family: 'solenoid',
@@ -177,6 +183,12 @@ const cases: [id: RemarkId, fires: () => Script, not: () => Script][] = [
     'across-electronics',
     () => testing({ care: { ...care, electronicsBetween: [['frame', '1']] } }).read('shell', '512V 2.1G', shell),
     () => testing({ care: { ...care, electronicsBetween: [['1', '2']] } }).read('shell', '512V 2.1G', shell),
+  ],
+  ['across-electronics', () => clamped({ plus: drive.minus, minus: drive.plus }), () => clamped(drive)],
+  [
+    'across-electronics',
+    () => clamped({ plus: drive.minus, minus: drive.plus }),
+    () => clamped({ plus: drive.minus, minus: drive.plus }, []),
   ],
   [
     'unknown-pins-power',

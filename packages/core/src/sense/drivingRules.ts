@@ -2,7 +2,7 @@ import { above } from '../conformance'
 import { isolationAt, voltsOf, type Evaluation } from '../judgement'
 import type { Card } from '../document'
 import type { Drive } from '../function'
-import type { Found, ReadingRule } from './rule'
+import { inOhms, joinedBy, type Found, type ReadingRule } from './rule'
 
 const driveOf = ({ entry, check }: Evaluation): Drive | null => {
   const read = entry.reading.conditions?.drive
@@ -14,10 +14,10 @@ const isDriven = (one: Evaluation): boolean => driveOf(one) !== null || drivenKi
 /** An ohm step right after an ampere step: the lead may still be in the ampere jack. */
 export const jackAfterAmps: ReadingRule = {
   id: 'jack-after-amps',
+  about: inOhms,
   setting: ({ evaluation, earlier }) => `${evaluation.instrument?.id ?? ''}/${earlier.at(-1)?.entry.id ?? ''}`,
   test: ({ bench, evaluation, earlier }) => {
-    if (evaluation.quantity !== 'resistance') return null
-    const last = earlier.filter((one) => one.instrument === evaluation.instrument).at(-1)
+    const last = earlier.findLast((one) => one.instrument === evaluation.instrument)
     if (last?.quantity !== 'current') return null
     const moved = bench.tape.proofs.some(
       (proof) => proof.of === 'jack' && proof.n > last.entry.n && proof.n < evaluation.entry.n,
@@ -33,14 +33,13 @@ const coolingMs = 20 * 60_000
 export const partWarm: ReadingRule = {
   id: 'part-warm',
   cause: 'temperature',
+  about: inOhms,
   test: ({ bench, evaluation, earlier }) => {
-    const { quantity, temperature, entry, limit } = evaluation
-    if (quantity !== 'resistance' || temperature?.from === 'measured' || limit?.expectOpen || !limit) return null
+    const { temperature, entry, limit } = evaluation
+    if (temperature?.from === 'measured' || limit?.expectOpen || !limit) return null
     const now = Date.parse(entry.at)
     const recent = ({ at, n }: { at: string; n: number }) => n < entry.n && now - Date.parse(at) <= coolingMs
-    const worked = bench.tape.entries.findLast(
-      (one) => one.kind === 'work' && warmWorks.has(one.what) && !bench.tape.takenBack.has(one.id) && recent(one),
-    )
+    const worked = bench.tape.works.findLast((one) => warmWorks.has(one.what) && recent(one))
     const driven = earlier.findLast((one) => isDriven(one) && recent(one.entry))
     const since = worked?.at ?? driven?.entry.at
     if (since === undefined) return null
@@ -54,10 +53,10 @@ const overshoot = 1.1
 /** Test volts above what this part may see. */
 export const overVolts: ReadingRule = {
   id: 'over-volts',
+  about: ({ kind }) => kind === 'insulation',
   setting: ({ evaluation }) => `${evaluation.check.id}/${evaluation.entry.reading.conditions?.testVolts ?? ''}`,
   test: ({ bench, evaluation }) => {
     const { check } = evaluation
-    if (check.kind !== 'insulation') return null
     const most = bench.run.card.care.maxTestVolts
     const own = evaluation.limit?.stated
     const stated = own !== undefined && own !== 'derived' && own.kind === 'insulation' ? own.testVolts : undefined
@@ -69,15 +68,23 @@ export const overVolts: ReadingRule = {
   },
 }
 
-/** An insulation test across electronics, which it would destroy. */
+/** An insulation test across electronics, or a coil driven backwards across its diode: either destroys it. */
 export const acrossElectronics: ReadingRule = {
   id: 'across-electronics',
   setting: ({ evaluation }) => (evaluation.pair ?? []).join('~'),
-  test: ({ bench, evaluation }) => {
+  test: ({ bench, evaluation }): Found => {
     const { pair, check } = evaluation
-    if (check.kind !== 'insulation' || !pair) return null
-    const hit = bench.run.card.care.electronicsBetween?.some((one) => one.every((terminal) => pair.includes(terminal)))
-    return hit ? { severity: 'stop', params: { pair: pair.join(' ') } } : null
+    const { care, checks } = bench.run.card
+    const joins = ([a, b]: readonly string[]) =>
+      care.electronicsBetween?.some((one) => one.includes(a ?? '') && one.includes(b ?? '')) ?? false
+    if (check.kind === 'insulation')
+      return pair && joins(pair) ? { severity: 'stop', params: { pair: pair.join(' ') } } : null
+    const drive = driveOf(evaluation)
+    if (!drive || !joins([drive.plus, drive.minus])) return null
+    const backwards = checks.some(
+      ({ conditions }) => conditions?.drive?.plus === drive.minus && conditions.drive.minus === drive.plus,
+    )
+    return backwards ? { severity: 'stop', params: { plus: drive.minus } } : null
   },
 }
 
@@ -122,6 +129,7 @@ export const supplyHigh: ReadingRule = {
 /** A draw off volts over ohms by more than its allowance: low and high each have their own three explanations. */
 export const expectedCurrent: ReadingRule = {
   id: 'expected-current',
+  about: joinedBy('draw'),
   test: ({ relations }) => {
     for (const { relation, draw } of relations) {
       if (relation.kind !== 'draw' || !draw || !above(Math.abs(draw.deviationPct), relation.withinPct)) continue
@@ -138,6 +146,7 @@ export const expectedCurrent: ReadingRule = {
 /** A draw judged with the volts of a supply that was not loaded: it sags when it works. */
 export const supplyUnloaded: ReadingRule = {
   id: 'supply-unloaded',
+  about: joinedBy('draw'),
   test: ({ relations }) => {
     const unloaded = relations.find(({ relation, draw }) => relation.kind === 'draw' && draw && !draw.loaded)
     return unloaded?.draw ? { severity: 'warn', params: { volts: unloaded.draw.volts } } : null
@@ -147,14 +156,10 @@ export const supplyUnloaded: ReadingRule = {
 /** A frame contact on a lead that belongs to frame is harmless; which lead was it? */
 export const groundSide: ReadingRule = {
   id: 'ground-side',
+  about: ({ toFrame }) => toFrame,
   test: ({ bench, evaluation }) => {
-    const { check, verdict, pair } = evaluation
-    if (
-      !check.toFrame ||
-      verdict !== 'outside' ||
-      !pair ||
-      isolationAt(bench.tape, evaluation.entry.n)?.state === 'in-circuit'
-    )
+    const { verdict, pair } = evaluation
+    if (verdict !== 'outside' || !pair || isolationAt(bench.tape, evaluation.entry.n)?.state === 'in-circuit')
       return null
     const { terminals, windings } = bench.run.card
     const own = pair.find(

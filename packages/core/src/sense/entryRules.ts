@@ -3,7 +3,7 @@ import { parsedText, unitSlip } from '../quantity'
 import { above, atLeast, atMost, below, expectedOf, openFrom, type Band } from '../conformance'
 import { measuredAs, quantityOf, type Evaluation } from '../judgement'
 import { meterCannot } from './meterCannot'
-import type { Found, Moment, ReadingRule } from './rule'
+import { inOhms, type Found, type Moment, type ReadingRule } from './rule'
 
 const typedFigure = ({ evaluation }: Moment): number | undefined =>
   evaluation.entry.reading.taken === 'typed' && evaluation.entry.reading.kind === 'value' ? evaluation.taken : undefined
@@ -72,7 +72,7 @@ export const oneOrOver: ReadingRule = {
   id: 'one-or-over',
   cause: 'figure',
   test: ({ evaluation }) =>
-    bareOne.test(evaluation.entry.reading.text.trim()) && evaluation.instrument?.overSign === '1'
+    evaluation.instrument?.overSign === '1' && bareOne.test(evaluation.entry.reading.text.trim())
       ? { severity: 'stop', params: {} }
       : null,
 }
@@ -81,11 +81,11 @@ export const oneOrOver: ReadingRule = {
 export const zeroOrOpen: ReadingRule = {
   id: 'zero-or-open',
   cause: 'figure',
+  about: (check) => inOhms(check) && check.kind !== 'contacts',
   test: (moment) => {
     const { evaluation, earlier } = moment
-    if (typedFigure(moment) !== 0 || evaluation.quantity !== 'resistance') return null
-    if (evaluation.check.kind === 'contacts' || evaluation.limit?.kind === 'closed') return null
-    const last = earlier.filter((one) => one.instrument === evaluation.instrument).at(-1)
+    if (typedFigure(moment) !== 0 || evaluation.limit?.kind === 'closed') return null
+    const last = earlier.findLast((one) => one.instrument === evaluation.instrument)
     const justOver = last?.entry.reading.kind === 'over'
     const leads = evaluation.leads
     const withinLeads = leads !== undefined && atMost(0, leads.ohms + 2 * leads.u)
@@ -105,11 +105,11 @@ const unknownPairs: ReadonlySet<string> = new Set(['contacts', 'pair-matrix'])
 export const prefixJump: ReadingRule = {
   id: 'prefix-jump',
   cause: 'figure',
+  about: ({ kind }) => !unknownPairs.has(kind),
   test: (moment) => {
     const value = typedFigure(moment)
-    const { check, limit } = moment.evaluation
+    const { limit } = moment.evaluation
     const band = limit?.band ?? {}
-    if (unknownPairs.has(check.kind)) return null
     const expected = expectedOf(band)
     if (value === undefined || expected === undefined || expected <= 0 || value <= 0) return null
     const low = below(value, expected / 20) && scaled(value, band, 1000)
@@ -130,16 +130,16 @@ const unitSign = /[\u03a9\u2126]|ohms?\b/i
 export const prefixDecides: ReadingRule = {
   id: 'prefix-decides',
   cause: 'figure',
+  about: (check) => inOhms(check) || quantityOf(check) === 'insulation',
   test: ({ evaluation }) => {
-    const { entry, quantity, limit, check } = evaluation
+    const { entry, limit, check } = evaluation
     const { reading } = entry
     const { min, max } = limit?.band ?? {}
     const value = reading.kind === 'spread' ? reading.low : reading.kind === 'value' ? evaluation.taken : undefined
     if (reading.taken !== 'typed' || value === undefined || value <= 0 || limit?.kind === 'closed') return null
-    if (quantity !== 'resistance' && quantity !== 'insulation') return null
     if (unitSign.test(reading.text)) return null
     const opens = limit?.expectOpen !== undefined || check.kind === 'insulation'
-    const bare = opens && !parsedText(reading, quantity).unitGiven
+    const bare = opens && !evaluation.parsed?.unitGiven
     if (!bare && min !== undefined && max !== undefined) return null
     const factor =
       min !== undefined && below(value * 5, min)
@@ -169,12 +169,12 @@ export const beyondMeter: ReadingRule = {
 export const milliOrMega: ReadingRule = {
   id: 'milli-or-mega',
   cause: 'figure',
+  about: inOhms,
   test: ({ evaluation }) => {
     const { reading } = evaluation.entry
-    if (reading.taken !== 'typed' || reading.kind === 'answer' || evaluation.quantity !== 'resistance') return null
-    return parsedText(reading, 'resistance').problem === 'milli-or-mega'
-      ? { severity: 'stop', params: { text: reading.text } }
-      : null
+    if (reading.taken !== 'typed' || reading.kind === 'answer' || !reading.text.includes('m')) return null
+    const { problem } = evaluation.parsed ?? parsedText(reading, 'resistance')
+    return problem === 'milli-or-mega' ? { severity: 'stop', params: { text: reading.text } } : null
   },
 }
 
@@ -182,9 +182,9 @@ export const milliOrMega: ReadingRule = {
 export const negative: ReadingRule = {
   id: 'negative',
   cause: 'figure',
+  about: (check) => inOhms(check) || quantityOf(check) === 'current',
   test: ({ evaluation }): Found => {
-    const { quantity } = evaluation
-    if ((quantity !== 'resistance' && quantity !== 'current') || evaluation.taken === undefined) return null
+    if (evaluation.taken === undefined) return null
     if (evaluation.netNegative) return { severity: 'stop', params: { net: evaluation.net ?? 0 } }
     return evaluation.taken < 0 ? { severity: 'note', params: { value: evaluation.taken } } : null
   },

@@ -4,4 +4,5 @@ export type { RemarkCause, Moment, ReadingRule, Remark, RemarkId, Severity } fro
 export { cardRemarks, type CardRemark } from './cardRules'
 export { gaugesTooNear, oddPoles, winderDirection } from './rewindRules'
 export { beyondOverride, readingRules, setUpRules, sumRemarks } from './rules'
-export { fired, watch, type Firing, type Watch } from './watch'
+export { fired } from './fired'
+export { watch, type Firing, type LookedOver, type Watch } from './watch'

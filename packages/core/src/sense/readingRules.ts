@@ -1,27 +1,21 @@
 import { above, atMost, below, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
-import { isUnsteady, lastPlace, samePoint, unmetCondition, type Evaluation } from '../judgement'
+import { isUnsteady, lastPlace, unmetCondition, type Evaluation } from '../judgement'
 import type { ReadingRule } from './rule'
 
 /** The leaning changes within ±10 °C of a temperature that nobody measured, and that is the largest doubt there is. */
 export const temperatureDecides: ReadingRule = {
   id: 'temperature-decides',
   cause: 'temperature',
+  about: ({ material }) => material !== undefined && isMetal(material),
   test: ({ evaluation }) => {
     const { net, netU = 0, temperature, temperatureU, factor = 1, reference, limit, leaning, rule, check } = evaluation
     const { material } = check
+    if (net === undefined || !reference || !limit || temperature?.partC === undefined) return null
+    if (temperature.from === 'measured' || material === undefined || !isMetal(material)) return null
     const { accuracy = 0, resolution = 0, spread = 0, lead = 0 } = evaluation.parts ?? {}
     const others = [...[accuracy, resolution, spread, lead].map((one) => factor * one), temperatureU?.reference ?? 0]
     if (below(temperatureU?.part ?? 0, Math.max(...others))) return null
-    if (
-      net === undefined ||
-      !reference ||
-      !limit ||
-      temperature?.from === 'measured' ||
-      temperature?.partC === undefined
-    )
-      return null
-    if (material === undefined || !isMetal(material)) return null
     const b = beta[material]
     const partC = temperature.partC
     const changes = [-10, 10].some((shift) => {
@@ -54,11 +48,11 @@ const sizeOf = ({ quantity, taken }: Evaluation): number | undefined =>
 export const repeatsApart: ReadingRule = {
   id: 'repeats-apart',
   cause: 'steadiness',
-  test: ({ bench, evaluation, earlier }) => {
+  test: ({ evaluation, again }) => {
     const { quantity } = evaluation
     const mine = sizeOf(evaluation)
     if (mine === undefined || quantity === undefined) return null
-    for (const other of samePoint(bench.tape, evaluation, earlier)) {
+    for (const other of again) {
       const theirs = sizeOf(other)
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
       const allowed =
@@ -71,13 +65,14 @@ export const repeatsApart: ReadingRule = {
   },
 }
 
+const dynamicKinds: ReadonlySet<string> = new Set(['ac-output', 'dc-output', 'current', 'lamp', 'response'])
+
 /** A dynamic reading without its speed, load, lamp or supply means nothing. */
 export const conditionMissing: ReadingRule = {
   id: 'condition-missing',
+  about: ({ kind }) => dynamicKinds.has(kind),
   test: ({ evaluation }) => {
     const { check } = evaluation
-    const { kind } = check
-    if (!['ac-output', 'dc-output', 'current', 'lamp', 'response'].includes(kind)) return null
     const unmet = unmetCondition(check, evaluation.entry.reading.conditions)
     const missing = unmet !== null && evaluation.entry.reading.conditions?.[unmet] === undefined
     return missing ? { severity: 'stop', params: { condition: unmet } } : null
@@ -105,9 +100,10 @@ const highRange = 2e6
 /** A ground test by beeper, lamp or a low range sees hard shorts only. */
 export const groundCeiling: ReadingRule = {
   id: 'ground-ceiling',
+  about: ({ toFrame }) => toFrame,
   test: ({ evaluation }) => {
     const { check, verdict, reason, bound, limit } = evaluation
-    if (!check.toFrame || (verdict !== 'within' && reason !== 'range-too-low')) return null
+    if (verdict !== 'within' && reason !== 'range-too-low') return null
     const weak = ['continuity', 'lamp'].includes(check.kind) || (limit?.band.min ?? openFrom) < openFrom
     const low = bound !== undefined && bound < highRange
     return weak || low ? { severity: 'note', params: { ...(bound === undefined ? {} : { bound }) } } : null

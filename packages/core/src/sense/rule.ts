@@ -1,4 +1,5 @@
-import type { Bench, Evaluation, RelationState } from '../judgement'
+import type { Relation } from '../document'
+import { quantityOf, type Bench, type Evaluation, type PreparedCheck, type RelationState } from '../judgement'
 
 export type Severity = 'stop' | 'warn' | 'note'
 
@@ -27,15 +28,36 @@ export interface Moment {
   relations: RelationState[]
   /** every reading before this one, standing or not, in tape order */
   earlier: Evaluation[]
+  /** those of them at this reading's point and stage, neither mistyped nor taken back */
+  again: Evaluation[]
 }
 
 export interface ReadingRule {
   id: RemarkId
   cause?: RemarkCause
+  /** the checks it can speak on at all, by what their card says; every check where it is absent */
+  about?: (check: PreparedCheck, relations: Relation[]) => boolean
   /** a set-up rule fires once for one state of the bench (an isolation, a zero) and holds all readings under it */
   setting?: (moment: Moment) => string
   test: (moment: Moment) => Found
 }
+
+/**
+ * Whether a check is read in ohms: what most rules speak on.
+ * @example
+ * inOhms(scenes.sound().check('low')) // true
+ */
+export const inOhms = (check: Pick<PreparedCheck, 'kind' | 'quantity'>): boolean => quantityOf(check) === 'resistance'
+
+/**
+ * The rules on checks that a relation of this kind joins.
+ * @example
+ * joinedBy('sum')(scenes.sound().check('low'), [scenes.sound().relation('sum')]) // true
+ */
+export const joinedBy =
+  (kind: Relation['kind']): NonNullable<ReadingRule['about']> =>
+  (_check, relations) =>
+    relations.some((one) => one.kind === kind)
 
 export type RemarkId =
   | 'over-on-low-range'

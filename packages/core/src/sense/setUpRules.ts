@@ -1,14 +1,13 @@
 import { above, openFrom } from '../conformance'
-import { isolationAt, leadsFor, leadsMatterAhead } from '../judgement'
-import type { Entry } from '../document'
-import type { Found, Moment, ReadingRule } from './rule'
+import { isolationAt, leadsMatterAhead, quantityOf } from '../judgement'
+import { inOhms, type Found, type Moment, type ReadingRule } from './rule'
 
 /** Something in parallel may be measured too, unless the part is loose, unplugged, or a lead of this winding is lifted. */
 export const notIsolated: ReadingRule = {
   id: 'not-isolated',
+  about: inOhms,
   setting: ({ bench, evaluation }) => isolationAt(bench.tape, evaluation.entry.n)?.id ?? 'never',
   test: ({ bench, evaluation }) => {
-    if (evaluation.quantity !== 'resistance') return null
     const isolation = isolationAt(bench.tape, evaluation.entry.n)
     if (isolation?.state === 'loose' || isolation?.state === 'unplugged') return null
     if (isolation?.parallelOhms !== undefined) return null
@@ -54,22 +53,24 @@ const oldZeroMs = 60 * 60_000
 export const staleZero: ReadingRule = {
   id: 'stale-zero',
   cause: 'leads',
+  about: inOhms,
   test: ({ bench, evaluation }): Found => {
     const { leads, instrument, entry } = evaluation
-    if (evaluation.quantity !== 'resistance' || !leads || leads.from === 'four-wire' || evaluation.limit?.expectOpen)
-      return null
+    if (!leads || leads.from === 'four-wire' || evaluation.limit?.expectOpen) return null
     const checks = bench.tape.leadChecks.filter((check) => check.instrument === instrument?.id)
     const zeroed = leads.from === 'zero' || leads.from === 'subtract'
     if (!zeroed) {
       const otherSet = checks.some((check) => check.n < entry.n && check.how !== 'carried')
       return otherSet ? { severity: 'warn', params: { why: 'leads' } } : null
     }
-    if ((leads.ageMs ?? 0) > oldZeroMs)
-      return { severity: 'warn', params: { why: 'age', minutes: Math.round((leads.ageMs ?? 0) / 60_000) } }
-    const zeroAt = checks.find((check) => check.id === leads.entry)?.n ?? -1
+    const zero = checks.find((check) => check.id === leads.entry)
+    // one that reaches back from later is as fresh as can be
+    const ageMs = zero && zero.n < entry.n ? Date.parse(entry.at) - Date.parse(zero.at) : 0
+    if (ageMs > oldZeroMs) return { severity: 'warn', params: { why: 'age', minutes: Math.round(ageMs / 60_000) } }
+    const zeroAt = zero?.n ?? -1
     const moved = bench.tape.proofs.some((proof) => proof.of === 'jack' && proof.n < entry.n && proof.n > zeroAt)
     if (moved) return { severity: 'warn', params: { why: 'jack' } }
-    const last = checks.filter((check) => check.n > entry.n && check.how !== 'carried').at(-1)
+    const last = checks.findLast((check) => check.n > entry.n && check.how !== 'carried')
     const drift = last && last.id !== leads.entry ? Math.abs(last.ohms - leads.ohms) : 0
     return last && above(drift, 2 * Math.hypot(last.u, leads.u))
       ? { severity: 'warn', params: { why: 'drift', drift } }
@@ -81,36 +82,19 @@ export const staleZero: ReadingRule = {
 export const readsLikeLeads: ReadingRule = {
   id: 'reads-like-leads',
   cause: 'leads',
+  about: (check) => inOhms(check) && check.touches.size > 0 && !check.toFrame,
   test: ({ bench, evaluation, before }) => {
-    const { taken, netU = 0, leads, check, entry } = evaluation
-    if (
-      taken === undefined ||
-      !leads ||
-      evaluation.quantity !== 'resistance' ||
-      check.touches.size === 0 ||
-      check.toFrame
-    )
-      return null
-    if (evaluation.limit?.kind === 'closed') return null
-    const own = leads.from === 'zero' ? shownWhenZeroed(bench.tape.entries, leads.entry) : leads.ohms
+    const { taken, netU = 0, leads } = evaluation
+    if (taken === undefined || !leads || evaluation.limit?.kind === 'closed') return null
+    // after a hardware zero the leads show nothing any more: what stands in later readings is what counts
+    const own = leads.from === 'zero' ? bench.tape.leadChecks.find((one) => one.id === leads.entry)?.ohms : leads.ohms
     const plainWire = before.find(
       (one) => one.check.touches.size === 0 && one.net !== undefined && one.net < openFrom,
     )?.net
     const near = (figure: number | undefined, u: number) =>
       figure !== undefined && Math.abs(taken - figure) <= 2 * Math.hypot(netU, u)
-    const governed = leadsFor(bench.tape, evaluation.instrument, {
-      n: entry.n,
-      at: entry.at,
-      leads: entry.reading.leads,
-    })
-    return near(own, governed.u) || near(plainWire, 0) ? { severity: 'warn', params: { value: taken } } : null
+    return near(own, leads.u) || near(plainWire, 0) ? { severity: 'warn', params: { value: taken } } : null
   },
-}
-
-/** After a hardware zero the leads show nothing any more: what stands in later readings is what counts. */
-function shownWhenZeroed(entries: Entry[], id: string | undefined): number | undefined {
-  const zero = entries.find((one) => one.id === id)
-  return zero?.kind === 'lead-check' ? zero.ohms : undefined
 }
 
 const passesOpen = ({ evaluation }: Moment): boolean =>
@@ -125,17 +109,14 @@ function proved(moment: Moment, kinds: string[]): boolean {
 /** A dead meter reads open too: its probes have not been touched together in this run. */
 export const meterUnproved: ReadingRule = {
   id: 'meter-unproved',
+  about: (check) => quantityOf(check) !== 'insulation',
   test: (moment) =>
-    passesOpen(moment) && moment.evaluation.quantity !== 'insulation' && !proved(moment, ['tips', 'same-metal'])
-      ? { severity: 'warn', params: {} }
-      : null,
+    passesOpen(moment) && !proved(moment, ['tips', 'same-metal']) ? { severity: 'warn', params: {} } : null,
 }
 
 /** Paint and oxide read open too: the frame contact has not been proved on the same metal. */
 export const frameUnproved: ReadingRule = {
   id: 'frame-unproved',
-  test: (moment) =>
-    passesOpen(moment) && moment.evaluation.check.toFrame && !proved(moment, ['same-metal'])
-      ? { severity: 'warn', params: {} }
-      : null,
+  about: ({ toFrame }) => toFrame,
+  test: (moment) => (passesOpen(moment) && !proved(moment, ['same-metal']) ? { severity: 'warn', params: {} } : null),
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Card } from '../document'
 import { coarseCard, insulationTester, knobMeter, plainCheck, relayCard, Script, twinCard, valveCard } from '../testing'
-import { but, butCheck, butOpen, butReading, holdClauses, momentOf, noFigure } from '../testing/clauses'
+import { but, butCheck, butOpen, butQuantity, butReading, holdClauses, momentOf, noFigure } from '../testing/clauses'
 import * as driving from './drivingRules'
 import * as setUp from './setUpRules'
 
@@ -36,7 +36,7 @@ holdClauses([
           .read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
       'its leads were put together': () =>
         new Script(twinCard()).put(zero(0.1)).read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
-      'insulation, which has its own proof': but({ quantity: 'insulation' }),
+      'insulation, which has its own proof': butQuantity('insulation'),
       'it does not pass': but({ verdict: 'none' }),
       'open is not what it passes by': but(({ limit }) => {
         const { expectOpen: _open, ...rest } = limit ?? {}
@@ -47,7 +47,7 @@ holdClauses([
   [
     setUp.meterUnproved,
     () => new Script(twinCard()).put(zero(0.1, 'carried')).read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
-    { 'insulation, which has its own proof': but({ quantity: 'insulation' }) },
+    { 'insulation, which has its own proof': butQuantity('insulation') },
   ],
   [
     setUp.frameUnproved,
@@ -80,7 +80,7 @@ holdClauses([
     setUp.notIsolated,
     () => new Script(twinCard()).put(room).read('low', '318'),
     {
-      'not ohms': but({ quantity: 'voltage' }),
+      'not ohms': butQuantity('voltage'),
       loose: () => low('318'),
       unplugged: () => new Script(twinCard()).put({ kind: 'isolation', state: 'unplugged' }).read('low', '318'),
       'what lies beside it is known': () =>
@@ -95,8 +95,8 @@ holdClauses([
     setUp.staleZero,
     () => low('318').wait(61).read('low', '318'),
     {
-      'within the hour': but(({ leads }) => ({ leads: { ...leads, ageMs: 3_600_000 } as never })),
-      'not ohms': but({ quantity: 'voltage' }),
+      'within the hour': () => low('318').wait(58).read('low', '318'),
+      'not ohms': butQuantity('voltage'),
       'four wires': but(({ leads }) => ({ leads: { ...leads, from: 'four-wire' } as never })),
       'no leads known': but({ leads: undefined as never }),
       'open is expected': butOpen,
@@ -117,7 +117,7 @@ holdClauses([
     {
       'a figure of its own': () => atRoom(coarseCard()).put(zero(0.1)).read('lighting', '0.66'),
       'no leads known': but({ leads: undefined as never }),
-      'not ohms': but({ quantity: 'voltage' }),
+      'not ohms': butQuantity('voltage'),
       'no winding between': butCheck({ touches: new Set() }),
       'a test to frame': butCheck({ toFrame: true }),
       'what should be closed': but(({ limit }) => (limit ? { limit: { ...limit, kind: 'closed' } } : {})),
@@ -136,7 +136,7 @@ holdClauses([
     driving.jackAfterAmps,
     () => on(valveCard()).read('draw', '1.500').read('coil', '8.00'),
     {
-      'not ohms': but({ quantity: 'voltage' }),
+      'not ohms': butQuantity('voltage'),
       'another meter took the amperes': but({ instrument: knobMeter }),
       'something else came last': () => on(valveCard()).read('draw', '1.500').read('coil', '8.00').read('coil', '8.00'),
       'the jack was moved in between': () =>
@@ -153,7 +153,7 @@ holdClauses([
       'its temperature was measured': but(({ temperature }) => ({
         temperature: { ...temperature, from: 'measured' } as never,
       })),
-      'not ohms': but({ quantity: 'voltage' }),
+      'not ohms': butQuantity('voltage'),
       'no limit to be judged by': but({ limit: undefined as never }),
       'open is expected': butOpen,
     },

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals'
 import type { Reading } from '../document'
-import { plainCard, plainCheck, plainTerminals, Script } from '../testing'
+import { runState } from '../state'
+import { knobMeter, plainCard, plainCheck, plainTerminals, pocketMeter, Script } from '../testing'
 
 const card = plainCard({
   family: 'other',
@@ -32,4 +33,19 @@ test.each([
   ['bent once and not the other time', 'OL 40M', '300', { conditions: { state: ['flexed'] } }],
 ] as const)('not where %s', (_, coil, again, more) => {
   expect(told(coil, again, more as Partial<Reading>)).toBeUndefined()
+})
+
+test('two meters, one reading a point open: both wait; a retake of either settles it, however the run is judged', () => {
+  const script = new Script(card, { instruments: [pocketMeter, knobMeter] }).ready()
+  script.read('coil', 'OL 40M', { instrument: 'm2' })
+  const open = script.run.entries.at(-1)?.id ?? ''
+  script.read('coil', '300', { instrument: 'k3' })
+  const before = script.state()
+  const stop = before.remarks.find(({ id }) => id === 'tests-disagree')
+  expect([stop?.severity, stop?.answered, stop?.holds]).toEqual(['stop', undefined, expect.arrayContaining([open])])
+  script.read('coil', '301', { instrument: 'm2', supersedes: open })
+  const [onward, whole] = [runState({ ...script.run, entries: [...script.run.entries] }, before), script.state()]
+  for (const state of [onward, whole])
+    expect(state.remarks.find(({ id }) => id === 'tests-disagree')?.answered?.by).toBe('cleared')
+  expect(onward.remarks).toEqual(whole.remarks)
 })

@@ -1,8 +1,9 @@
 import type { Entry, EntryOf } from '../document'
-import { type Bench, type Evaluation, judgeRelation } from '../judgement'
+import { judgeRelation, samePoint, type Bench, type Evaluation } from '../judgement'
 import { highSupply } from './drivingRules'
+import { fired, severest, type Fired } from './fired'
 import { beyondOverride, readingRules, sumRemarks } from './rules'
-import type { Moment, ReadingRule, Remark, RemarkId } from './rule'
+import type { Moment, Remark, RemarkId } from './rule'
 
 /** A remark as it was given on the tape, and what became of it. */
 export interface Firing extends Remark {
@@ -20,66 +21,53 @@ export interface Watch {
   waiting: RemarkId[]
 }
 
-/** A rule that fired at a moment, and the other readings that a stop of it holds. */
-interface Fired {
-  rule: ReadingRule
-  remark: Remark
-  also: string[]
+/** What looking over a tape left behind: a tape that only grew is looked over from there. */
+export interface LookedOver {
+  bench: Bench
+  evaluations: Map<string, Evaluation>
+  watcher: Watcher
 }
-
-const rank = { stop: 0, warn: 1, note: 2 } as const
 
 /**
  * Looks over the whole tape, reading by reading, as it then stood; `evaluations` are judged with all that is known now.
+ * @param before what an earlier look over the beginning of this tape left behind
  * @example
  * watch(scenes.low().bench, new Map([[scenes.low().of('low').entry.id, scenes.low().of('low')]])).firings.length // 0
  */
-export function watch(bench: Bench, evaluations: Map<string, Evaluation>): Watch {
+export function watch(
+  bench: Bench,
+  evaluations: Map<string, Evaluation>,
+  before?: LookedOver,
+): Watch & { lookedOver: LookedOver } {
   const { entries } = bench.tape
-  const { state, from } = resume(bench, evaluations)
-  for (const entry of entries.slice(from)) state.pass(entry)
-  const last = entries.at(-1)
-  if (last) lookedOver.set(last, { bench, evaluations, state })
-  return { firings: state.firings.map((one) => cleared(bench, one)), waiting: state.waiting }
-}
-
-interface LookedOver {
-  bench: Bench
-  evaluations: Map<string, Evaluation>
-  state: Watcher
-}
-/** By the last entry looked over: a tape that grew by one reading is looked over from there. */
-const lookedOver = new WeakMap<Entry, LookedOver>()
-const farthestBack = 3
-
-/** The watcher as it stood after the longest beginning of this tape that was looked over before, and where to go on. */
-function resume(bench: Bench, evaluations: Map<string, Evaluation>): { state: Watcher; from: number } {
-  const { entries } = bench.tape
-  for (let from = entries.length; from > Math.max(0, entries.length - farthestBack); from--) {
-    const last = entries[from - 1]
-    const before = last && lookedOver.get(last)
-    if (before && goesOn(before, bench, evaluations, from))
-      return { state: before.state.copy(bench, evaluations), from }
+  const goes = before !== undefined && goesOn(before, bench, evaluations)
+  const watcher = goes ? before.watcher.copy(bench, evaluations) : new Watcher(bench, evaluations)
+  for (let i = goes ? before.bench.tape.entries.length : 0; i < entries.length; i++) {
+    const entry = entries[i]
+    if (entry) watcher.pass(entry)
   }
-  return { state: new Watcher(bench, evaluations), from: 0 }
+  return {
+    firings: watcher.firings.map((one) => cleared(bench, one)),
+    waiting: watcher.waiting,
+    lookedOver: { bench, evaluations, watcher },
+  }
 }
 
 /** Whether nothing that came since changes how what came before was looked at. */
-function goesOn(
-  before: LookedOver,
-  { run, prepared, tape }: Bench,
-  evaluations: Map<string, Evaluation>,
-  from: number,
-): boolean {
+function goesOn(before: LookedOver, { run, prepared, tape }: Bench, evaluations: Map<string, Evaluation>): boolean {
   const old = before.bench
   return (
     old.prepared === prepared &&
     old.run.rule === run.rule &&
-    old.tape.entries.length === from &&
     old.tape.entries.every((entry, i) => entry === tape.entries[i]) &&
-    tape.entries.slice(from).every(leavesThePast) &&
-    [...before.evaluations].every(([id, evaluation]) => evaluations.get(id) === evaluation)
+    tape.entries.slice(old.tape.entries.length).every(leavesThePast) &&
+    holdsAll(evaluations, before.evaluations)
   )
+}
+
+function holdsAll(all: Map<string, Evaluation>, some: Map<string, Evaluation>): boolean {
+  for (const [id, evaluation] of some) if (all.get(id) !== evaluation) return false
+  return true
 }
 
 const leavesThePast = (entry: Entry): boolean =>
@@ -92,6 +80,7 @@ class Watcher {
   waiting: RemarkId[] = []
   private standing: Evaluation[] = []
   private earlier: Evaluation[] = []
+  private atPoint = new Map<string, Evaluation[]>()
   private given = new Set<string>()
   private settings = new Map<string, Firing>()
 
@@ -107,7 +96,8 @@ class Watcher {
     other.firings = [...copies.values()]
     other.waiting = [...this.waiting]
     other.standing = this.standing
-    other.earlier = this.earlier
+    other.earlier = [...this.earlier]
+    other.atPoint = new Map(this.atPoint)
     other.given = new Set(this.given)
     other.settings = new Map([...this.settings].map(([key, one]) => [key, copies.get(one) ?? one]))
     return other
@@ -117,7 +107,10 @@ class Watcher {
     if (entry.kind === 'answer') this.answer(entry)
     else if (entry.kind === 'take-back') this.takeBack(entry.entry)
     else if (entry.kind === 'supply') this.supply(entry)
-    else if (entry.kind === 'reading') this.reading(this.evaluations.get(entry.id), entry)
+    else if (entry.kind === 'reading') {
+      this.settleDisagreement(entry)
+      this.reading(this.evaluations.get(entry.id), entry)
+    }
     if (entry.kind === 'take-back' || entry.kind === 'reading') this.settleSums(entry)
   }
 
@@ -133,6 +126,14 @@ class Watcher {
     return entry !== undefined && check !== undefined && !this.standing.some((one) => one.entry.id === entry)
   }
 
+  /** One of two that disagree is taken again: what it reads now is held against the other anew. */
+  private settleDisagreement({ id, reading: { supersedes } }: EntryOf<'reading'>): void {
+    if (supersedes === undefined) return
+    for (const firing of this.firings)
+      if (firing.id === 'tests-disagree' && !firing.answered && firing.holds.includes(supersedes))
+        firing.answered = { by: 'cleared', entry: id }
+  }
+
   /** Of remarks on a sum one is enough, and what a later reading put right is answered by it. */
   private settleSums(by: Entry): void {
     for (const firing of this.firings) {
@@ -144,8 +145,12 @@ class Watcher {
     }
   }
 
-  private isHeld(id: string): boolean {
-    return this.firings.some((one) => !one.answered && !sumRemarks.has(one.id) && one.holds.includes(id))
+  /** The readings that an unanswered stop, other than on a sum, keeps from counting. */
+  private held(): Set<string> {
+    const held = new Set<string>()
+    for (const { id, answered, holds } of this.firings)
+      if (!answered && !sumRemarks.has(id)) for (const one of holds) held.add(one)
+    return held
   }
 
   /** A supply is judged when it is entered, before anything is driven; another one puts the question aside. */
@@ -178,22 +183,32 @@ class Watcher {
 
   private reading(evaluation: Evaluation | undefined, entry: EntryOf<'reading'>): void {
     if (!evaluation) return
-    this.standing = this.standing.filter((one) => one.entry.id !== entry.reading.supersedes)
+    const { supersedes } = entry.reading
+    if (supersedes !== undefined) this.standing = this.standing.filter((one) => one.entry.id !== supersedes)
     const before = this.standing
-    this.standing = [...before.filter((one) => one.point !== evaluation.point), evaluation]
-    const moment = { ...this.momentOf(evaluation), before }
+    this.standing = before.filter((one) => one.point !== evaluation.point)
+    this.standing.push(evaluation)
+    const moment = this.momentOf(evaluation, before)
     for (const one of severest(fired(moment))) this.give(moment, one)
-    this.earlier = [...this.earlier, evaluation]
+    this.earlier.push(evaluation)
+    this.atPoint.set(evaluation.point, [...(this.atPoint.get(evaluation.point) ?? []), evaluation])
   }
 
-  private momentOf(evaluation: Evaluation): Moment {
-    const standing = (check: string) => this.standing.filter((one) => one.check.id === check)
+  private momentOf(evaluation: Evaluation, before = this.standing): Moment {
+    const known = new Map<string, Evaluation[]>()
+    const standing = (check: string) => {
+      const found = known.get(check) ?? this.standing.filter((one) => one.check.id === check)
+      known.set(check, found)
+      return found
+    }
     const { bench, earlier } = this
-    const counting = (check: string) => standing(check).filter((one) => !this.isHeld(one.entry.id))
-    const relations = (bench.prepared.relationsOf.get(evaluation.check.id) ?? []).map((relation) =>
-      judgeRelation(bench, relation, counting),
-    )
-    return { bench, evaluation, before: this.standing, standing, earlier, relations }
+    const joining = bench.prepared.relationsOf.get(evaluation.check.id) ?? []
+    const held = this.held()
+    const counting = (check: string) =>
+      held.size === 0 ? standing(check) : standing(check).filter((one) => !held.has(one.entry.id))
+    const relations = joining.map((relation) => judgeRelation(bench, relation, counting))
+    const again = samePoint(bench.tape, evaluation, this.atPoint.get(evaluation.point) ?? [])
+    return { bench, evaluation, before, standing, earlier, again, relations }
   }
 
   private give(moment: Moment, { rule, remark, also }: Fired): void {
@@ -220,37 +235,6 @@ class Watcher {
         if (older.id === firing.id && !older.answered) older.answered = { by: 'cleared', entry: entry.id }
     this.keep(firing, settingKey)
   }
-}
-
-/**
- * Every rule that fires at a moment, in table order.
- * @example
- * fired({ bench: scenes.sound().bench, evaluation: scenes.sound().of('low'), before: [], standing: scenes.sound().standing, relations: [], earlier: [] }).length
- * // 0
- */
-export function fired(moment: Moment, rules: ReadingRule[] = readingRules): Fired[] {
-  const all: Fired[] = []
-  for (const rule of rules) {
-    const found = rule.test(moment)
-    if (!found) continue
-    const { also = [], ...remark } = found
-    all.push({ rule, remark: { id: rule.id, ...remark }, also })
-  }
-  return all
-}
-
-/** Of remarks on one cause the severest, the first in the table among equals. */
-function severest(all: Fired[]): Fired[] {
-  return all.filter(
-    ({ rule, remark }, i) =>
-      rule.cause === undefined ||
-      !all.some(
-        (other, j) =>
-          other.rule.cause === rule.cause &&
-          i !== j &&
-          (rank[other.remark.severity] < rank[remark.severity] || (other.remark.severity === remark.severity && j < i)),
-      ),
-  )
 }
 
 /** A remark whose reading is out of use, or whose sum holds by now, is answered. */

@@ -1,4 +1,5 @@
-import { nodesOf, type Entry, type Reading, type Run } from '../document'
+import { isAsked, isAskedKind, withAsked } from '../asked'
+import { nodesOf, type Check, type Entry, type Reading, type Run } from '../document'
 import { prepareCard, quantityOf } from '../judgement'
 import { textMismatch } from '../quantity'
 import { planSteps } from '../plan'
@@ -32,8 +33,9 @@ export function refusalOf(run: Run, closed: boolean, entry: Entry): Refusal | nu
     }
   return (
     clockBackwards(run, entry) ??
-    referenceNowhere(run, entry) ??
-    (entry.kind === 'reading' ? readingRefusal(run, entry.check, entry.reading) : null)
+    referenceNowhere(withAsked(run), entry) ??
+    (entry.kind === 'ask' ? askRefusal(withAsked(run), entry.check) : null) ??
+    (entry.kind === 'reading' ? readingRefusal(withAsked(run), entry.check, entry.reading) : null)
   )
 }
 
@@ -67,6 +69,22 @@ function referenceNowhere(run: Run, entry: Entry): Refusal | null {
   return planSteps(prepareCard(run.card, run.unit.variant)).some((step) => step.id === entry.check)
     ? null
     : refused('check', `names "${entry.check}", which is neither a check of this card nor a step of this run`)
+}
+
+/** What is asked besides is two points of this part, under a name that is its own. */
+function askRefusal(run: Run, { id, at, kind, limits }: Check): Refusal | null {
+  if (!isAsked(id)) return refused('check.id', `is "${id}"; what is asked of one run is named ask- and more`)
+  if (run.card.checks.some((one) => one.id === id)) return refused('check.id', `is "${id}", which is asked already`)
+  if (!('pair' in at)) return refused('check.at', 'is no pair; two points are asked for')
+  if (!isAskedKind(kind)) return refused('check.kind', `is "${kind}"; two points are read in one figure`)
+  const sources = new Set(run.card.sources.map((one) => one.id))
+  if (limits.some(({ limit, source }) => limit !== 'derived' || !sources.has(source)))
+    return refused('check.limits', 'are not what the card’s own windings add up to')
+  const terminals = new Set(nodesOf(run.card))
+  const stranger = at.pair.find((terminal) => !terminals.has(terminal))
+  return stranger === undefined
+    ? null
+    : refused('check.at.pair', `names the terminal "${stranger}", which this card does not have`)
 }
 
 function readingRefusal(run: Run, checkId: string, reading: Reading): Refusal | null {

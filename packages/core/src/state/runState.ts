@@ -1,20 +1,20 @@
 import { causesOf, type Cause } from '../causes'
 import type { Card, Run } from '../document'
+import { withAsked } from '../asked'
 import { planSteps } from '../plan'
-import { closingRules, sumRemarks, watch, type Firing, type RemarkId } from '../sense'
+import { closingRules, sumRemarks, watch, type Firing, type LookedOver, type RemarkId } from '../sense'
 import { coreVersion } from '../version'
 import {
   explainedByParts,
   judgeCheck,
   type CheckState,
-  evaluate,
   type Bench,
   type Evaluation,
-  openWindings,
   prepareCard,
-  splitBy,
   type PreparedCard,
   judgeRelation,
+  rolesOf,
+  type Roles,
   judgeWhole,
   type RelationState,
   samePoint,
@@ -25,8 +25,10 @@ import {
   takenBackIn,
   type Tape,
 } from '../judgement'
-import { progressOf, type StepState } from './stepStates'
+import type { StepState } from './stepState'
+import { progressOf } from './stepStates'
 import { verdictsByRelation, withRelations } from './judgedByRelation'
+import { judgeAlone, type JudgedAlone } from './judgeAlone'
 import { standingByCheck } from './standingByCheck'
 import { findingOf, sumStands, type Finding } from './finding'
 
@@ -47,9 +49,13 @@ export interface RunState {
   finding: Finding
   /** the faults of the part that explain what stands outside */
   causes: Cause[]
+  /** what each terminal is, where readings tell: blades, pins, wires */
+  roles: Roles[]
   steps: StepState[]
   /** the step the bench stands at */
   step: string
+  /** steps left open behind the hand, where a set-up ends */
+  leftOut: string[]
   /** the stop that holds the bench, if any */
   holding?: Firing
   retaken: string[]
@@ -59,26 +65,39 @@ export interface RunState {
   explained: string[]
   /** a decision other than more-tests has been kept */
   closed: boolean
+  /** what judging the same run one entry longer starts from */
+  trace: Trace
+}
+
+/** What one judging of a run leaves to the next: each reading by itself, and what was remarked on. */
+interface Trace {
+  alone: JudgedAlone
+  lookedOver: LookedOver
 }
 
 /**
  * Judges a run: which readings count, verdicts, relations, remarks, finding and step (CARD; METHODS 4, 11; SENSE).
- * @param run a valid run; its card may be a draft or a sketch
+ * @param given a valid run; the state's own run has what was asked besides among its card's checks
+ * @param before the same run as it was judged earlier: what its new entries leave as it was is not judged again
  * @returns the same state for the same entries, however they were batched; never throws on a valid run
  * @example
  * runState(scenes.low().run).finding.faults[0].side // 'low'
  */
-export function runState(run: Run): RunState {
+export function runState(given: Run, before?: RunState): RunState {
+  const run = withAsked(given)
   const tape = readTape(run)
-  const { bench, alone } = judgedAlone({ run, prepared: prepareCard(run.card, run.unit.variant), tape })
+  const whole = { run, prepared: prepareCard(run.card, run.unit.variant), tape }
+  const judgedApart = judgeAlone(whole, before?.trace.alone)
+  const { bench, evaluations: alone } = judgedApart.split
   const { prepared } = bench
-  const { firings, waiting } = watch(bench, alone)
-  const evaluations = judgeWhole(bench, standingByCheck(bench, [...alone.values()]), alone)
+  const { firings, waiting, lookedOver } = watch(bench, alone, before?.trace.lookedOver)
+  const standingAlone = standingByCheck(bench, alone.values())
+  const evaluations = judgeWhole(bench, standingAlone, alone)
   const all = [...evaluations.values()]
-  const standing = standingByCheck(bench, all)
-  const counting = (out: Set<string>) => (check: string) =>
-    (standing.get(check) ?? []).filter((one) => !out.has(one.entry.id))
-  const at = counting(new Set())
+  const standing = evaluations === alone ? standingAlone : standingByCheck(bench, all)
+  const at = (check: string) => standing.get(check) ?? []
+  const counting = (out: Set<string>) =>
+    out.size === 0 ? at : (check: string) => at(check).filter((one) => !out.has(one.entry.id))
   const heldAlone = holdsOf(firings.filter((one) => !sumRemarks.has(one.id)))
   const judged = (kind: 'sum' | 'other', out: Set<string>) =>
     run.card.relations
@@ -111,7 +130,8 @@ export function runState(run: Run): RunState {
     explained,
   })
   const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
-  const progress = progressOf(bench, planSteps(prepared, failedBefore(run)), checks, remarks, finding, isClosed(run))
+  const closed = isClosed(run)
+  const progress = progressOf(bench, planSteps(prepared, failedBefore(run)), checks, remarks, finding, closed)
   const holding = remarks.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
   return {
     core: coreVersion,
@@ -125,32 +145,20 @@ export function runState(run: Run): RunState {
     answeredAhead: waiting,
     finding,
     causes,
+    roles: rolesOf(bench, at),
     steps: progress.steps,
     step: progress.current,
+    leftOut: progress.leftOut,
     ...(holding ? { holding } : {}),
     retaken: retakenChecks(bench, all),
     untested: untestedChecks(checks),
     unjudged: unjudgedChecks(checks),
     explained,
-    closed: isClosed(run),
+    closed,
+    trace: { alone: judgedApart, lookedOver },
   }
 }
 
-/** Every reading judged by itself, on the card as this unit's open windings leave it. */
-function judgedAlone(whole: Bench): { bench: Bench; alone: Map<string, Evaluation> } {
-  const { tape, run } = whole
-  const judge = (bench: Bench) => tape.readings.flatMap((entry) => evaluate(bench, entry) ?? [])
-  const all = judge(whole)
-  // only an open winding splits its group
-  const open = all.some((one) => one.reason === 'open-circuit')
-  const standing = open ? [...standingByCheck(whole, all).values()].flat() : []
-  const prepared = splitBy(whole.prepared, openWindings(whole, standing, all))
-  const bench = prepared === whole.prepared ? whole : { run, prepared, tape }
-  const judged = bench === whole ? all : judge(bench)
-  return { bench, alone: new Map(judged.map((one) => [one.entry.id, one])) }
-}
-
-/** The checks that failed this unit in its last run. */
 const failedBefore = ({ compare }: Run): string[] => compare?.find((one) => one.as === 'earlier')?.failed ?? []
 
 /** Readings that an unanswered stop keeps from counting. */
@@ -164,8 +172,8 @@ const holdsOf = (firings: Firing[]): Set<string> =>
  */
 export function isClosed({ entries }: Pick<Run, 'entries'>): boolean {
   const takenBack = takenBackIn(entries)
-  const last = entriesThatStand({ entries, takenBack }, 'decision').at(-1)
-  return last !== undefined && last.what !== 'more-tests'
+  const last = entries.findLast((entry) => entry.kind === 'decision' && !takenBack.has(entry.id))
+  return last?.kind === 'decision' && last.what !== 'more-tests'
 }
 
 /** None of the readings a failed sum joins counts, until one was retaken and it holds, or it stands as a joint. */

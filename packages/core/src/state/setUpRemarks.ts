@@ -45,7 +45,7 @@ export function setUpRemarks(
   const evaluation = evaluate(bench, entry)
   if (!evaluation) return []
   const earlier = [...state.evaluations.values()]
-  const moment = { bench, evaluation, before: [], standing: () => [], relations: [], earlier }
+  const moment = { bench, evaluation, before: [], standing: () => [], relations: [], earlier, again: [] }
   return fired(moment, setUpRules)
     .filter(({ rule, remark }) => {
       if (state.answeredAhead.includes(remark.id)) return false

@@ -8,19 +8,29 @@ import { outdated, surestOf, type Bench, type Evaluation } from '../judgement'
  * @example
  * standingByCheck(scenes.retaken().bench, scenes.retaken().all).get('high').length // 1
  */
-export function standingByCheck({ tape, prepared }: Bench, all: Evaluation[]): Map<string, Evaluation[]> {
-  const points = new Map<string, Map<string, Evaluation>>()
+export function standingByCheck({ tape, prepared }: Bench, all: Iterable<Evaluation>): Map<string, Evaluation[]> {
+  const points = new Map<string, { last: number; by: Evaluation[] }>()
+  let place = 0
   for (const evaluation of all) {
     const { entry, check, point, instrument } = evaluation
     if (tape.gone.has(entry.id) || outdated(tape, prepared, check, entry, evaluation.pair)) continue
-    const by = points.get(point) ?? new Map<string, Evaluation>()
-    points.delete(point)
-    points.set(point, by.set(instrument?.id ?? '', evaluation))
+    const known = points.get(point)
+    place++
+    if (!known) points.set(point, { last: place, by: [evaluation] })
+    else {
+      const again = known.by.findIndex((one) => one.instrument?.id === instrument?.id)
+      if (again >= 0) known.by.splice(again, 1)
+      known.by.push(evaluation)
+      known.last = place
+    }
   }
   const byCheck = new Map<string, Evaluation[]>()
-  for (const by of points.values()) {
-    const surest = surestOf([...by.values()])
-    if (surest) byCheck.set(surest.check.id, [...(byCheck.get(surest.check.id) ?? []), surest])
+  for (const { by } of [...points.values()].sort((a, b) => a.last - b.last)) {
+    const surest = surestOf(by)
+    if (!surest) continue
+    const found = byCheck.get(surest.check.id)
+    if (found) found.push(surest)
+    else byCheck.set(surest.check.id, [surest])
   }
   return byCheck
 }

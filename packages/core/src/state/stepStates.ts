@@ -5,26 +5,18 @@ import {
   type Bench,
   type CheckState,
   type Evaluation,
-  type PointState,
   type PreparedCheck,
 } from '../judgement'
 import type { Finding } from './finding'
 import type { Step, StepPoint } from '../plan'
-
-export type StepStatus = 'to-do' | 'done' | 'flagged' | 'skipped' | 'held' | 'again'
-
-export interface StepState {
-  step: Step
-  status: StepStatus
-  point?: PointState
-  entry?: string
-}
+import { nextStep } from './nextStep'
+import type { StepState } from './stepState'
 
 /**
- * How far each step is, and which one the bench stands at: a held one first, else the first that is not finished.
+ * How far each step is, and which one the bench stands at: a held one first, else the one after the hand.
  * @example
  * progressOf(scenes.low().bench, planSteps(scenes.low().prepared), scenes.low().state.checks, [], scenes.low().state.finding, false).current
- * // 'look'
+ * // 'high'
  */
 export function progressOf(
   bench: Bench,
@@ -33,16 +25,17 @@ export function progressOf(
   firings: Firing[],
   finding: Finding,
   closed: boolean,
-): { steps: StepState[]; current: string } {
+): { steps: StepState[]; current: string; leftOut: string[] } {
   const states = steps.map((step) => stateOf(bench, step, checks, finding))
   const holding = firings.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
   const held =
     holding &&
     (states.find(({ entry }) => entry === holding.entry) ??
       states.find(({ entry }) => entry !== undefined && holding.holds.includes(entry)))
-  if (closed) return { steps: states, current: 'finding' }
-  const next = states.find((one) => one.status === 'to-do' || one.status === 'again')
-  return { steps: states, current: (held ?? next ?? states.at(-1))?.step.id ?? 'finding' }
+  if (closed) return { steps: states, current: 'finding', leftOut: [] }
+  if (held) return { steps: states, current: held.step.id, leftOut: [] }
+  const { step, leftOut } = nextStep(states, bench.prepared, bench.tape)
+  return { steps: states, current: step, leftOut }
 }
 
 function stateOf(bench: Bench, step: Step, checks: CheckState[], finding: Finding): StepState {

@@ -25,8 +25,9 @@ function upperTail(z: number): number {
     }
     return 0.5 - density(z) * sum
   }
+  // that many terms give all the digits there are, the fewer the farther out
   let fraction = 0
-  for (let k = 200; k >= 1; k--) fraction = k / (z + fraction)
+  for (let k = Math.ceil(20 + 900 / (z * z)); k >= 1; k--) fraction = k / (z + fraction)
   return density(z) / (z + fraction)
 }
 

@@ -1,3 +1,4 @@
+import { terminalLabel } from '../points'
 import type { RemarkTexts } from './remarkTexts'
 
 /** What is under power, and what may not be. */
@@ -22,10 +23,13 @@ export const powerRemarks = {
     what: `${figures.plain(number('volts'), 3)} V is more than this part may see.`,
     todo: `At most ${figures.plain(number('most'), 3)} V.`,
   }),
-  'across-electronics': () => ({
-    what: 'There are electronics between these two.',
-    todo: 'This pair must not see test volts.',
-  }),
+  'across-electronics': ({ card, text }) =>
+    text('plus') === ''
+      ? { what: 'There are electronics between these two.', todo: 'This pair must not see test volts.' }
+      : {
+          what: 'Backwards across its diode: that is a short.',
+          todo: `Plus goes on ${terminalLabel(card, text('plus'))}. Turn the leads round before power is on.`,
+        },
   'unknown-pins-power': () => ({
     what: 'Power, and the pins are not known by ohms yet.',
     todo: 'Ohms first, no spark.',

@@ -1,5 +1,5 @@
 import { below } from '../../conformance'
-import type { Instrument, Reading, Rule, Run } from '../../document'
+import type { Instrument, Quantity, Reading, Rule, Run } from '../../document'
 import {
   limitAt,
   pairKey,
@@ -12,60 +12,29 @@ import {
   type PreparedLimit,
 } from '../preparedCard'
 import type { ReadingEntry } from '../tape'
-import type { Bench, Evaluation } from './evaluation'
+import type { Bench, Evaluation, Governing } from './evaluation'
 import { isolationAt } from './isolation'
 import { judgeFigure } from './judgeFigure'
-import { leadsFor, type LeadsApplied } from './leads'
+import { leadsFor } from './leads'
 import { netFigure } from './netFigure'
-import { temperatureFor, type TemperatureApplied } from './partTemperature'
-
-interface Judged {
-  setting: unknown[]
-  evaluation: Evaluation
-}
-const judgedBefore = new WeakMap<ReadingEntry, Judged>()
+import { temperatureFor } from './partTemperature'
 
 /**
  * Judges one reading of a run with every figure that leads to the verdict (METHODS 2 to 4). Never throws on a valid run.
- * An entry never changes, so a reading whose setting is still the same keeps its evaluation: a tape that grew by one entry
- * judges one reading.
  * @example
  * evaluate(scenes.sound().bench, scenes.sound().of('low').entry)?.verdict // 'within'
  */
-export function evaluate(bench: Bench, entry: ReadingEntry): Evaluation | undefined {
-  const check = bench.prepared.checks.get(entry.check)
+export function evaluate({ prepared, run, tape }: Bench, entry: ReadingEntry): Evaluation | undefined {
+  const check = prepared.checks.get(entry.check)
   if (!check) return undefined
-  const instrument = instrumentOf(bench.run, entry.reading.instrument)
-  const leads = leadsFor(bench.tape, instrument, { n: entry.n, at: entry.at, leads: entry.reading.leads })
-  const temperature = temperatureFor(bench.tape, entry)
-  const history = bench.tape.history(entry)
-  const parallel = isolationAt(bench.tape, entry.n)?.parallelOhms
-  const setting = [
-    check,
-    instrument,
-    bench.run.rule,
-    history,
-    leads.entry,
-    leads.from,
-    temperature.entry,
-    temperature.from,
-    parallel,
-  ]
-  const before = judgedBefore.get(entry)
-  if (before && setting.every((one, i) => one === before.setting[i])) return before.evaluation
-  const evaluation = evaluateIn(
-    bench.prepared,
-    bench.run.rule,
-    entry,
-    check,
-    instrument,
-    check.limits[history],
-    leads,
-    temperature,
-    parallel,
-  )
-  judgedBefore.set(entry, { setting, evaluation })
-  return evaluation
+  const instrument = instrumentOf(run, entry.reading.instrument)
+  return evaluateIn(prepared, entry, check, instrument, {
+    runRule: run.rule,
+    history: tape.history(entry),
+    leads: leadsFor(tape, instrument, { n: entry.n, leads: entry.reading.leads }),
+    temperature: temperatureFor(tape, entry),
+    parallelOhms: isolationAt(tape, entry.n)?.parallelOhms,
+  })
 }
 
 /** The meter a reading names; one that names none was taken with the run's only meter. */
@@ -74,49 +43,84 @@ const instrumentOf = (run: Run, id: string | undefined): Instrument | undefined 
 
 function evaluateIn(
   prepared: PreparedCard,
-  runRule: Rule,
   entry: ReadingEntry,
   check: PreparedCheck,
   instrument: Instrument | undefined,
-  limits: PreparedLimit[],
-  leads: LeadsApplied,
-  temperature: TemperatureApplied,
-  parallelOhms: number | undefined,
+  governing: Governing,
 ): Evaluation {
   const { reading } = entry
   const quantity = quantityOf(check)
   const pair = reading.pair ?? ('pair' in check.at ? check.at.pair : undefined)
-  const resolved = limits.map((one) => limitAt(one, reading, pair))
-  const [first] = resolved
-  const limit = typeof first === 'string' ? limits[0] : first
-  const base: Evaluation = {
-    entry,
-    check,
-    quantity,
-    instrument,
-    pair,
-    point: pointKey(check, entry, pair),
-    verdict: 'none',
-    rule: ruleFor(limit, runRule),
-    ...(limit ? { limit } : {}),
-    others: [],
-    accuracyAssumed: false,
-    netNegative: false,
-  }
+  const [given, ...more] = check.limits[governing.history]
+  const first = given && limitAt(given, reading, pair)
+  const limit = typeof first === 'string' ? given : first
+  const base = unjudged(entry, check, governing, instrument, quantity, pair, limit)
   if (quantity === undefined || reading.kind === 'answer') return judgeAnswer(base, reading)
-  const figured = netFigure(base, quantity, leads, temperature, parallelOhms)
+  const figured = netFigure(base, quantity)
   const judged = typeof first === 'string' ? openOr(figured, first) : judgeFigure(figured, first)
   if (pair && readsShort(figured) && standApart(prepared, check, pair, limit?.band))
     return { ...judged, verdict: 'outside', leaning: 'outside', conformance: 0, reason: 'shorted' }
   const unmet = unmetCondition(check, reading.conditions)
   if (unmet) return { ...judged, verdict: 'none', reason: 'conditions-not-met', leaning: undefined }
-  const others = resolved.slice(1).flatMap((other) => {
+  const others = more.flatMap((one) => {
+    const other = limitAt(one, reading, pair)
     if (typeof other === 'string') return []
     const { verdict } = judgeFigure(figured, other)
     return verdict === judged.verdict ? [] : [{ limit: other, verdict }]
   })
-  return { ...judged, others }
+  return others.length > 0 ? { ...judged, others } : judged
 }
+
+/** A reading before any figure of it is worked out. Every field is named, so that all evaluations are of one shape: that is fast. */
+function unjudged(
+  entry: ReadingEntry,
+  check: PreparedCheck,
+  governing: Governing,
+  instrument: Instrument | undefined,
+  quantity: Quantity | undefined,
+  pair: [string, string] | undefined,
+  limit: PreparedLimit | undefined,
+): Evaluation {
+  return {
+    entry,
+    check,
+    governing,
+    quantity,
+    instrument,
+    pair,
+    point: pointKey(check, entry, pair),
+    verdict: 'none',
+    reason: undefined,
+    leaning: undefined,
+    conformance: undefined,
+    margin: undefined,
+    rule: ruleFor(limit, governing.runRule),
+    limit,
+    others: noOthers,
+    parsed: undefined,
+    taken: undefined,
+    bound: undefined,
+    resolution: undefined,
+    rounding: undefined,
+    range: undefined,
+    accuracyAssumed: false,
+    leads: undefined,
+    parallelOhms: undefined,
+    net: undefined,
+    netNegative: false,
+    parts: undefined,
+    netU: undefined,
+    temperature: undefined,
+    reference: undefined,
+    factor: undefined,
+    temperatureU: undefined,
+    judged: undefined,
+    u: undefined,
+    whole: undefined,
+    leakageAmps: undefined,
+  }
+}
+const noOthers: Evaluation['others'] = []
 
 /** A reading whose place nobody typed: open is open wherever it is. */
 function openOr(figured: Evaluation, reason: 'place-missing' | 'off-curve'): Evaluation {

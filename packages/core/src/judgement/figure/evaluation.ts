@@ -1,5 +1,6 @@
-import type { Instrument, MeterRange, Quantity, Rule, Run } from '../../document'
+import type { History, Instrument, MeterRange, Quantity, Rule, Run } from '../../document'
 import type { InsulationReason } from '../../insulation'
+import type { ParsedReading } from '../../quantity'
 import type { BoundReason, Verdict } from '../../conformance'
 import type { UncertaintyParts } from '../../uncertainty'
 import type { PreparedCard, PreparedCheck, PreparedLimit } from '../preparedCard'
@@ -36,10 +37,21 @@ export type Reason =
   | 'kind-unset'
   | InsulationReason
 
+/** What the rest of the run says of a reading: the leads, temperature and isolation that govern it. */
+export interface Governing {
+  runRule: Rule
+  history: History
+  leads: LeadsApplied
+  temperature: TemperatureApplied
+  /** what stands in parallel, in ohms */
+  parallelOhms: number | undefined
+}
+
 /** Every figure between a reading as taken and its verdict, so that a person can redo it by hand. SI units, °C. */
 export interface Evaluation {
   entry: ReadingEntry
   check: PreparedCheck
+  governing: Governing
   quantity: Quantity | undefined
   instrument: Instrument | undefined
   pair: [string, string] | undefined
@@ -53,6 +65,8 @@ export interface Evaluation {
   limit?: PreparedLimit
   /** other limits that would have decided otherwise */
   others: { limit: PreparedLimit; verdict: Verdict }[]
+  /** what its text says, where it is a figure */
+  parsed?: ParsedReading
   /** the figure as taken, and the bound of an over-range */
   taken?: number
   bound?: number

@@ -40,7 +40,7 @@ describe('the digits', () => {
     const [rough, asShown, finer] = ['47', '47.00', '47.000'].map((text) => judged(text, band(43, 51)))
     expect([rough, asShown, finer].map((one) => one?.verdict)).toEqual(['within', 'within', 'within'])
     expect(asShown?.u).toBe(finer?.u)
-    expect(finer).not.toHaveProperty('rounding')
+    expect(finer?.rounding).toBeUndefined()
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Reading } from '../../document'
+import { onceFor, type Reading } from '../../document'
 import { judgeInsulation } from '../../insulation'
 import {
   above,
@@ -12,7 +12,7 @@ import {
   type Verdict,
 } from '../../conformance'
 import { correctToReference, isMetal } from '../../temperature'
-import type { PreparedLimit } from '../preparedCard'
+import type { PreparedCheck, PreparedLimit } from '../preparedCard'
 import type { Evaluation, Reason } from './evaluation'
 import { isUnzeroed } from './leads'
 import { isTester } from './netFigure'
@@ -47,7 +47,7 @@ function judgeTest(base: Evaluation, minOhms: number, { stated }: PreparedLimit)
   const testVolts = own?.testVolts ?? base.check.conditions?.testVolts
   const minVolts = own?.minVolts
   if ((kind === 'over' || kind === 'above') && volts === undefined && !isTester(base.instrument)) {
-    const beyond = judgeBeyond({ expectOpen: { atLeast: minOhms }, ...boundOf(base) })
+    const beyond = judgeBeyond({ expectOpen: { atLeast: minOhms }, lowerBound: base.bound })
     const weak = beyond.verdict === 'within' && (minVolts !== undefined || testVolts !== undefined)
     const told = { ...base, ...sided(beyond) }
     return weak ? { ...told, verdict: 'borderline', reason: 'low-voltage-test' } : told
@@ -57,18 +57,15 @@ function judgeTest(base: Evaluation, minOhms: number, { stated }: PreparedLimit)
     kind,
     minOhms,
     settled: reading.settled !== false,
-    ...(volts === undefined ? {} : { volts }),
-    ...(testVolts === undefined ? {} : { testVolts }),
-    ...(minVolts === undefined ? {} : { minVolts }),
-    ...(ohms === undefined ? {} : { ohms }),
-    ...(reading.low === undefined ? {} : { low: reading.low }),
-    ...(reading.high === undefined ? {} : { high: reading.high }),
+    volts,
+    testVolts,
+    minVolts,
+    ohms,
+    low: reading.low,
+    high: reading.high,
   })
-  const leakage = leakageAmps === null ? {} : { leakageAmps }
-  return { ...base, ...sided({ verdict, reason }), ...leakage, ...(ohms === undefined ? {} : { judged: ohms }) }
+  return { ...base, ...sided({ verdict, reason }), leakageAmps: leakageAmps ?? undefined, judged: ohms }
 }
-
-const boundOf = ({ bound }: Evaluation) => (bound === undefined ? {} : { lowerBound: bound })
 
 const hasBand = ({ band }: PreparedLimit): boolean => band.min !== undefined || band.max !== undefined
 
@@ -83,35 +80,35 @@ function judgeAgainst(base: Evaluation, limit: PreparedLimit): Evaluation {
   const { reading } = base.entry
   const { band, expectOpen } = limit
   if (reading.kind === 'over' || reading.kind === 'above') {
-    const input = { ...band, ...(base.bound === undefined ? {} : { lowerBound: base.bound }) }
-    return { ...base, ...sided(judgeBeyond(expectOpen ? { ...input, expectOpen } : input)) }
+    const { min, max } = band
+    return { ...base, ...sided(judgeBeyond({ min, max, lowerBound: base.bound, expectOpen })) }
   }
-  if (reading.kind === 'below') {
-    return {
-      ...base,
-      ...sided(judgeBelow({ ...band, ...(base.bound === undefined ? {} : { upperBound: base.bound }) })),
-    }
-  }
+  if (reading.kind === 'below')
+    return { ...base, ...sided(judgeBelow({ min: band.min, max: band.max, upperBound: base.bound })) }
   const corrected = atReference(base, limit)
   if (corrected === null) return { ...base, reason: 'temperature-unknown' }
   if (corrected.judged === undefined || corrected.u === undefined) return { ...base, reason: 'no-limit' }
-  const { judged, u } = corrected
-  const { verdict, leaning, conformance, marginToNearest } = judgeValue({ value: judged, u, ...band, rule: base.rule })
-  const reason = valueReason(verdict, judged, band, expectOpen !== undefined)
+  const { judged, u, reference, factor, temperatureU } = corrected
+  const value = { value: judged, u, min: band.min, max: band.max, rule: base.rule }
+  const { verdict, leaning, conformance, marginToNearest } = judgeValue(value)
   return {
     ...base,
-    ...corrected,
+    judged,
+    u,
+    reference,
+    factor,
+    temperatureU,
     verdict,
-    ...(leaning ? { leaning } : {}),
+    leaning,
     conformance,
     margin: marginToNearest,
-    ...(reason ? { reason } : {}),
+    reason: valueReason(verdict, judged, band, expectOpen !== undefined),
   }
 }
 
 const sided = <R extends Reason>({ verdict, reason }: { verdict: Verdict; reason: R }) =>
   verdict === 'none'
-    ? { verdict, reason }
+    ? { verdict, reason, leaning: undefined, conformance: undefined }
     : {
         verdict,
         reason,
@@ -164,6 +161,10 @@ function atReference(base: Evaluation, limit: PreparedLimit): Partial<Evaluation
 /** No winding's worst figure is so far off: under this nothing is called broken. */
 const leastOpen = 1e4
 
+const largestOf = onceFor(({ limits: { used, new: fresh, rewound } }: PreparedCheck) =>
+  Math.max(0, ...[...used, ...fresh, ...rewound].map(({ band }) => band.max ?? 0)),
+)
+
 /**
  * METHODS 11.13: a pair joined by a winding, or an item of a set of leads, that reads beyond 100 × its largest known figure (1 MΩ where
  * none is known) is broken, whatever the source says or without one.
@@ -173,8 +174,7 @@ function breaks(base: Evaluation, limit: PreparedLimit | undefined): boolean {
   if (base.quantity !== 'resistance' || base.check.toFrame || limit?.expectOpen || !joined) return false
   const { reading } = base.entry
   const read = reading.kind === 'over' || reading.kind === 'above' ? base.bound : base.net
-  const figures = base.check.limits.used.concat(base.check.limits.new, base.check.limits.rewound)
-  const largest = Math.max(0, limit?.band.max ?? 0, ...figures.map((one) => one.band.max ?? 0))
+  const largest = Math.max(limit?.band.max ?? 0, largestOf(base.check))
   const from = largest > 0 ? Math.max(leastOpen, 100 * largest) : openFrom
   return read !== undefined && reading.kind !== 'below' && atLeast(read, from)
 }
@@ -206,7 +206,8 @@ function wholeSpread(judged: Evaluation, limit: PreparedLimit | undefined): Eval
   const alone = Math.sqrt(Math.max(0, u ** 2 - (factor * (parts?.spread ?? 0)) ** 2))
   const ends = [low, high].map((end) => {
     const at = value + factor * (end - middle)
-    const { verdict, leaning, conformance } = judgeValue({ value: at, u: alone, ...limit.band, rule })
+    const { min, max } = limit.band
+    const { verdict, leaning, conformance } = judgeValue({ value: at, u: alone, min, max, rule })
     return {
       verdict,
       leaning,
@@ -217,14 +218,8 @@ function wholeSpread(judged: Evaluation, limit: PreparedLimit | undefined): Eval
   const [one, other] = ends
   if (!one || !other || one.verdict !== other.verdict || one.reason !== other.reason) return undefined
   if (one.verdict === 'none' || one.verdict === 'borderline') return undefined
-  const { leaning: _leaning, reason: _reason, ...bare } = judged
-  return {
-    ...bare,
-    verdict: one.verdict,
-    conformance: Math.min(one.conformance, other.conformance),
-    ...(one.leaning ? { leaning: one.leaning } : {}),
-    ...(one.reason ? { reason: one.reason } : {}),
-  }
+  const { verdict, leaning, reason } = one
+  return { ...judged, verdict, leaning, reason, conformance: Math.min(one.conformance, other.conformance) }
 }
 
 function unsteady(base: Evaluation, judged: Evaluation): Evaluation {
@@ -262,5 +257,5 @@ function leadsFirst(base: Evaluation, judged: Evaluation, limit: PreparedLimit |
   const without = judgeValue({ value: bare, u, ...limit.band, rule })
   if (judged.verdict === 'borderline' || without.verdict !== 'borderline') return judged
   const { leaning = judged.leaning, conformance } = without
-  return { ...judged, verdict: 'borderline', reason: 'near-limit', conformance, ...(leaning ? { leaning } : {}) }
+  return { ...judged, verdict: 'borderline', reason: 'near-limit', conformance, leaning }
 }

@@ -9,8 +9,6 @@ export interface LeadsApplied {
   u: number
   from: 'zero' | 'subtract' | 'carried' | 'assumed' | 'four-wire'
   entry?: string
-  /** milliseconds between the check and the reading; 0 for a later one that reaches back */
-  ageMs?: number
 }
 
 /** Taken for leads that nobody zeroed (METHODS 2). */
@@ -29,16 +27,14 @@ export function leadsFor(tape: Tape, instrument: Instrument | undefined, reading
     check.instrument === instrument?.id && (check.leads ?? '') === (reading.leads ?? '')
   const earlier = tape.leadChecks.findLast((check) => check.n < reading.n && own(check))
   const later = tape.leadChecks.find((check) => check.n > reading.n && own(check))
-  if (later?.how === 'subtract') return { ohms: later.ohms, u: later.u, from: 'subtract', entry: later.id, ageMs: 0 }
+  if (later?.how === 'subtract') return { ohms: later.ohms, u: later.u, from: 'subtract', entry: later.id }
   if (!earlier) return { ...unknownLeads, from: 'assumed' }
   const from = earlier.how === 'hardware' ? 'zero' : earlier.how
-  const ageMs = Date.parse(reading.at) - Date.parse(earlier.at)
-  return { ohms: earlier.ohms, u: earlier.u, from, entry: earlier.id, ageMs }
+  return { ohms: earlier.ohms, u: earlier.u, from, entry: earlier.id }
 }
 
 export interface LeadQuestion {
   n: number
-  at: string
   leads?: string
 }
 

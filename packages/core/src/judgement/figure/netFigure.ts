@@ -3,76 +3,64 @@ import type { Instrument, Quantity } from '../../document'
 import { parsedText } from '../../quantity'
 import { readingUncertainty } from '../../uncertainty'
 import type { Evaluation } from './evaluation'
-import { isUnzeroed, type LeadsApplied } from './leads'
-import type { TemperatureApplied } from './partTemperature'
+import { isUnzeroed } from './leads'
 
 /**
  * The reading net of its leads with its uncertainty, in the quantity's SI unit.
+ * @param base the reading with what governs it
  * @example
- * netFigure(scenes.sound().of('low'), 'resistance', { ohms: 0.2, u: 0.1, from: 'subtract' }, { u: 0, from: 'unknown' }, undefined).net
- * // 321.8
+ * netFigure({ ...scenes.sound().of('low'), net: undefined }, 'resistance').net // 322
  */
-export function netFigure(
-  base: Evaluation,
-  quantity: Quantity,
-  applied: LeadsApplied,
-  temperature: TemperatureApplied,
-  parallelOhms: number | undefined,
-): Evaluation {
+export function netFigure(base: Evaluation, quantity: Quantity): Evaluation {
   const { reading } = base.entry
-  const { instrument } = base
+  const { instrument, governing } = base
   const ohmic = quantity === 'resistance'
   const measured = measuredAs(instrument, quantity)
-  const leads = ohmic ? applied : undefined
-  const shared = { ...base, ...(leads ? { leads } : {}), temperature }
+  const leads = ohmic ? governing.leads : undefined
+  const { temperature, parallelOhms } = governing
   if (reading.kind === 'over' || reading.kind === 'above' || reading.kind === 'below') {
     const highest = instrument?.ranging === 'auto' ? rangesFor(instrument, measured).at(-1)?.fullScale : undefined
     const bound = reading.value ?? (reading.kind === 'over' ? (reading.range ?? highest) : undefined)
-    return { ...shared, ...(bound === undefined ? {} : { bound }) }
+    return { ...base, leads, temperature, bound }
   }
-  if (reading.value === undefined) return shared
+  const { value } = reading
+  if (value === undefined) return { ...base, leads, temperature }
   const parsed = parsedText(reading, quantity)
-  const range = rangeOf(instrument, measured, reading.value, reading.range)
+  const range = rangeOf(instrument, measured, value, reading.range)
   const typed = parsed.resolution ?? range?.resolution ?? 0
   // counts are counts of the display; only of an unknown range is the typed digit all there is to go by
   const resolution = range?.resolution ?? typed
   const rounding = typed > resolution ? typed : undefined
-  const spread =
+  const samples =
     reading.low !== undefined && reading.high !== undefined
       ? { n: reading.samples ?? 2, low: reading.low, high: reading.high }
       : undefined
   // leads exchanged turn the sign of ohms and amperes; their size stays
-  const size = ohmic || quantity === 'current' ? Math.abs(reading.value) : reading.value
-  const { u, parts } = readingUncertainty({
-    value: size,
-    ...(range?.percentOfReading === undefined ? {} : { percentOfReading: range.percentOfReading }),
-    ...(range?.counts === undefined ? {} : { counts: range.counts }),
-    resolution,
-    ...(rounding === undefined ? {} : { rounding }),
-    ...(spread ? { samples: spread } : {}),
-  })
-  const accuracyAssumed = range?.percentOfReading === undefined && range?.counts === undefined
-  const known = {
-    ...shared,
-    taken: reading.value,
-    resolution,
-    ...(rounding === undefined ? {} : { rounding }),
-    accuracyAssumed,
-    ...(range ? { range } : {}),
-  }
-  if (!leads) return { ...known, net: size, netU: u, parts }
-  const off = isUnzeroed(leads) ? { ohms: 0, u: 0 } : leads
-  const net = netOfLeads({ ohms: size, leadOhms: off.ohms, uOhms: u, uLead: off.u })
-  const alone = parallelOhms === undefined ? { ohms: net.ohms, u: net.u } : withoutParallel(net, parallelOhms)
+  const size = ohmic || quantity === 'current' ? Math.abs(value) : value
+  const { percentOfReading, counts } = range ?? {}
+  const { u, parts } = readingUncertainty({ value: size, percentOfReading, counts, resolution, rounding, samples })
+  const off = !leads || isUnzeroed(leads) ? noLeads : leads
+  const net = leads ? netOfLeads({ ohms: size, leadOhms: off.ohms, uOhms: u, uLead: off.u }) : undefined
+  const alone = net && parallelOhms !== undefined ? withoutParallel(net, parallelOhms) : net
   return {
-    ...known,
-    net: alone.ohms,
-    netU: alone.u,
-    netNegative: net.negative,
-    parts: { ...parts, lead: off.u },
-    ...(parallelOhms === undefined ? {} : { parallelOhms }),
+    ...base,
+    leads,
+    temperature,
+    parsed,
+    taken: value,
+    resolution,
+    rounding,
+    accuracyAssumed: percentOfReading === undefined && counts === undefined,
+    range,
+    net: alone ? alone.ohms : size,
+    netU: alone ? alone.u : u,
+    netNegative: net?.negative ?? false,
+    parts: net ? { ...parts, lead: off.u } : parts,
+    parallelOhms: net ? parallelOhms : undefined,
   }
 }
+
+const noLeads = { ohms: 0, u: 0 }
 
 /**
  * An insulation tester; a multimeter's megohm range is another, weaker test.

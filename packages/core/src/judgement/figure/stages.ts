@@ -14,7 +14,9 @@ export function outdated(
   entry: ReadingEntry,
   pair: [string, string] | undefined,
 ): boolean {
-  return tape.works.some((work) => stoodBefore(tape.entries, entry, work) && worksOn(prepared, check, pair, work.place))
+  return tape.changes.some(
+    (work) => stoodBefore(tape.entries, entry, work) && worksOn(prepared, check, pair, work.place),
+  )
 }
 
 /** A place that names no winding or terminal touches every winding; a ground test is touched by any winding of its group. */

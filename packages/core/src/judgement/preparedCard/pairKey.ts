@@ -4,4 +4,4 @@
  * @example
  * pairKey(['G', 'O']) // 'G~O'
  */
-export const pairKey = (pair: readonly [string, string]): string => [...pair].sort().join('~')
+export const pairKey = ([a, b]: readonly [string, string]): string => (a <= b ? `${a}~${b}` : `${b}~${a}`)

@@ -16,13 +16,13 @@ export function takenBackIn(entries: readonly Entry[]): Map<string, Entry> {
 
 /**
  * The entries of one kind that stand: not taken back, in tape order. Readings that were only superseded are among them.
- * @param tape of a run, or its bare entries in tape order
  * @example
  * entriesThatStand(scenes.sound().tape, 'temperature')[0].partC // 20
  */
 export function entriesThatStand<K extends Entry['kind']>(
-  { entries, takenBack }: { entries: readonly Entry[]; takenBack: ReadonlyMap<string, Entry> },
+  { standing }: { standing: ReadonlyMap<Entry['kind'], Entry[]> },
   kind: K,
-): EntryOf<K>[] {
-  return entries.filter((entry): entry is EntryOf<K> => entry.kind === kind && !takenBack.has(entry.id))
+): readonly EntryOf<K>[] {
+  return (standing.get(kind) ?? none) as EntryOf<K>[]
 }
+const none: Entry[] = []

@@ -13,12 +13,16 @@ export interface Tape {
   takenBack: Map<string, Entry>
   /** how many part-changing works stand before each entry */
   stageOf: Map<string, number>
-  works: EntryOf<'work'>[]
-  /** the entries a reading's setting is looked up in, those that stand, in tape order */
-  leadChecks: EntryOf<'lead-check'>[]
-  temperatures: EntryOf<'temperature'>[]
-  isolations: EntryOf<'isolation'>[]
-  proofs: EntryOf<'proof'>[]
+  /** those that stand, by kind, in tape order */
+  standing: Map<Entry['kind'], Entry[]>
+  works: readonly EntryOf<'work'>[]
+  /** those that change what the part reads */
+  changes: readonly EntryOf<'work'>[]
+  /** the entries a reading's setting is looked up in */
+  leadChecks: readonly EntryOf<'lead-check'>[]
+  temperatures: readonly EntryOf<'temperature'>[]
+  isolations: readonly EntryOf<'isolation'>[]
+  proofs: readonly EntryOf<'proof'>[]
   history: (entry: Entry) => History
 }
 
@@ -30,39 +34,54 @@ const changesPart = new Set(['reflow', 'splice', 'clean', 'rewind', 'fix'])
  * readTape(scenes.sound().run).readings.length // 4
  */
 export function readTape(run: Run): Tape {
-  const entries = [...run.entries].sort(
-    (a, b) => a.n - b.n || Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1),
-  )
+  const entries = inOrder(run.entries)
   const takenBack = takenBackIn(entries)
   const gone: Tape['gone'] = new Map()
   for (const [id, by] of takenBack) gone.set(id, { by, how: 'taken-back' })
-  for (const entry of entries)
-    if (entry.kind === 'reading' && entry.reading.supersedes !== undefined && !takenBack.has(entry.id)) {
-      const how = entry.reading.mistyped ? 'mistyped' : 'retaken'
-      if (!gone.has(entry.reading.supersedes)) gone.set(entry.reading.supersedes, { by: entry, how })
-    }
-  const ofKind = <K extends Entry['kind']>(kind: K) => entriesThatStand({ entries, takenBack }, kind)
-  const works = ofKind('work')
+  const readings: ReadingEntry[] = []
+  const standing: Tape['standing'] = new Map()
   const stageOf = new Map<string, number>()
   let stage = 0
   for (const entry of entries) {
-    if (entry.kind === 'work' && changesPart.has(entry.what) && !takenBack.has(entry.id)) stage++
+    const stands = !takenBack.has(entry.id)
+    if (stands) {
+      const alike = standing.get(entry.kind)
+      if (alike) alike.push(entry)
+      else standing.set(entry.kind, [entry])
+    }
+    if (entry.kind === 'work' && changesPart.has(entry.what) && stands) stage++
     stageOf.set(entry.id, stage)
+    if (entry.kind !== 'reading') continue
+    readings.push(entry)
+    const { supersedes, mistyped } = entry.reading
+    if (supersedes !== undefined && stands && !gone.has(supersedes))
+      gone.set(supersedes, { by: entry, how: mistyped ? 'mistyped' : 'retaken' })
   }
+  const works = entriesThatStand({ standing }, 'work')
   const rewinds = works.filter((work) => work.what === 'rewind')
   return {
     entries,
-    readings: entries.filter((entry): entry is ReadingEntry => entry.kind === 'reading'),
+    readings,
+    standing,
     gone,
     takenBack,
     stageOf,
-    leadChecks: ofKind('lead-check'),
-    temperatures: ofKind('temperature'),
-    isolations: ofKind('isolation'),
-    proofs: ofKind('proof'),
-    works: works.filter((work) => changesPart.has(work.what)),
-    history: (entry) => (rewinds.some((work) => stoodBefore(entries, work, entry)) ? 'rewound' : run.unit.history),
+    leadChecks: entriesThatStand({ standing }, 'lead-check'),
+    temperatures: entriesThatStand({ standing }, 'temperature'),
+    isolations: entriesThatStand({ standing }, 'isolation'),
+    proofs: entriesThatStand({ standing }, 'proof'),
+    works,
+    changes: works.filter((work) => changesPart.has(work.what)),
+    history: (entry) =>
+      rewinds.length > 0 && rewinds.some((work) => stoodBefore(entries, work, entry)) ? 'rewound' : run.unit.history,
   }
+}
+
+/** By number, of alike ones by clock and id; most tapes stand in order already. */
+function inOrder(entries: readonly Entry[]): Entry[] {
+  const copy = [...entries]
+  const sorted = copy.every((entry, i) => i === 0 || (copy[i - 1]?.n ?? 0) < entry.n)
+  return sorted ? copy : copy.sort((a, b) => a.n - b.n || Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1))
 }
 
 /**

@@ -59,12 +59,12 @@ function against(one: Evaluation, limit: PreparedLimit, band: Band): Evaluation 
 }
 
 function graded(one: Evaluation, limit: PreparedLimit, verdict: 'within' | 'outside', why: Reason): Evaluation {
-  const { reason: _before, ...bare } = one
-  const known = { ...bare, limit, ...(one.net === undefined ? {} : { judged: one.net, u: one.netU ?? 0 }) }
+  const [judged, u] = one.net === undefined ? [one.judged, one.u] : [one.net, one.netU ?? 0]
+  const known = { ...one, reason: undefined, limit, judged, u }
   if (limit.grade === 'guess' && why !== 'open-circuit')
     return { ...known, verdict: 'borderline', leaning: verdict, reason: 'guess' }
   const conformance = verdict === 'within' ? 1 : 0
-  return { ...known, verdict, leaning: verdict, conformance, ...(verdict === 'outside' ? { reason: why } : {}) }
+  return { ...known, verdict, leaning: verdict, conformance, reason: verdict === 'outside' ? why : undefined }
 }
 
 /** Of two that differ the one that reads low is out first: shorts lower, and a contact only adds. */

@@ -47,6 +47,7 @@ const endShare = 0.05
 /** Bars of a ring, leads of a set: those without a reading. */
 function missingItems({ items, at }: PreparedCheck, standing: Evaluation[]): number[] {
   const count = items ?? ('ring' in at ? at.ring : 0)
+  if (count === 0) return []
   const read = new Set(standing.map((one) => one.entry.reading.index))
   return Array.from({ length: count }, (_, i) => i + 1).filter((index) => !read.has(index))
 }
@@ -76,10 +77,10 @@ export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluat
   const skipped = skipOf(bench, check.id)
   if (check.kind === 'look') return judgeLook(bench, check, skipped)
   const points: PointState[] = standing.map((evaluation) => ({
-    ...(evaluation.pair ? { pair: evaluation.pair } : {}),
+    pair: evaluation.pair,
     verdict: evaluation.verdict,
-    ...(evaluation.reason ? { reason: evaluation.reason } : {}),
-    ...(held.has(evaluation.entry.id) ? { held: true as const } : {}),
+    reason: evaluation.reason,
+    held: held.has(evaluation.entry.id) ? true : undefined,
     evaluation,
   }))
   const whole = wholeKinds.has(check.kind)
@@ -89,14 +90,14 @@ export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluat
   for (const index of missingItems(check, standing)) points.push({ index, verdict: 'none', reason: 'not-read' })
   for (const x of missingPlaces(check, standing)) points.push({ x, verdict: 'none', reason: 'not-read' })
   const counted = points.filter((point) => point.reason !== 'off-curve' && !metElsewhere(point, points))
-  const [worst] = [...(counted.length > 0 ? counted : points)].sort(worstFirst)
+  const [worst] = (counted.length > 0 ? counted : points).toSorted(worstFirst)
   return {
     check,
     verdict: worst?.verdict ?? 'none',
-    ...(worst ? (worst.reason ? { reason: worst.reason } : {}) : { reason: 'not-read' as const }),
-    ...(points.some((point) => point.held) ? { held: true as const } : {}),
+    reason: worst ? worst.reason : 'not-read',
+    held: points.some((point) => point.held) ? true : undefined,
     points,
-    ...(skipped ? { skipped } : {}),
+    skipped,
   }
 }
 
@@ -123,8 +124,9 @@ function judgeLook(bench: Bench, check: PreparedCheck, skipped: EntryOf<'skip'> 
   return {
     check,
     verdict: sound ? 'within' : 'none',
-    ...(sound ? {} : { reason: look ? ('seen' as const) : ('not-read' as const) }),
+    reason: sound ? undefined : look ? 'seen' : 'not-read',
+    held: undefined,
     points: [],
-    ...(skipped ? { skipped } : {}),
+    skipped,
   }
 }

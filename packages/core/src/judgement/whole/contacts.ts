@@ -36,7 +36,12 @@ export function judgeContacts(bench: Bench, checks: PreparedCheck[], readings: E
   return { verdict: 'within', wanted: [], apart }
 }
 
-function relayInput(card: Card, checks: PreparedCheck[], readings: Evaluation[]): RelayInput {
+/**
+ * What a relay's contact checks observed, and what its card knows of it.
+ * @example
+ * relayInput(scenes.relay().run.card, [scenes.relay().check('rest')], scenes.relay().all).terminals.length // 5
+ */
+export function relayInput(card: Card, checks: PreparedCheck[], readings: Evaluation[]): RelayInput {
   const terminals = [...new Set(checks.flatMap(({ at }) => ('among' in at ? at.among : 'pair' in at ? at.pair : [])))]
   const coils = card.windings.filter(({ from, to }) => terminals.includes(from) && terminals.includes(to))
   const [coil] = coils

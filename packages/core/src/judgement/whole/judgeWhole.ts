@@ -48,9 +48,8 @@ function spread(
 ): void {
   for (const evaluation of readings) {
     const own = apart?.get(evaluation)
-    const { reason: _reason, leaning: _side, conformance: _share, ...bare } = evaluation
     const whole = { stands: wanted.length === 0, again: wanted.includes(evaluation) }
     if (own) put(evaluation, { ...own, whole })
-    else put(evaluation, { ...bare, verdict, ...(reason ? { reason } : {}), whole })
+    else put(evaluation, { ...evaluation, verdict, reason, leaning: undefined, conformance: undefined, whole })
   }
 }

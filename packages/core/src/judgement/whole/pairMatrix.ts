@@ -32,14 +32,19 @@ export function judgePairMatrix(bench: Bench, check: PreparedCheck, readings: Ev
   return judgeValues(limitOf(bench, check, readings), named, found, drawn)
 }
 
-interface Named {
+/** A reading by its terminals' names, in ohms. */
+export interface Named {
   evaluation: Evaluation
   pair: [string, string]
   ohms: number | 'Infinity' | undefined
 }
 
-/** A `wires` entry says which terminal each loose wire is; until then the label stands. */
-function nameWires({ tape }: Bench, readings: Evaluation[]): Named[] {
+/**
+ * Readings by the terminals they were taken at: a `wires` entry says which each loose wire is; until then the label stands.
+ * @example
+ * nameWires(scenes.pickup().bench, []).length // 0
+ */
+export function nameWires({ tape }: Bench, readings: Evaluation[]): Named[] {
   const map = entriesThatStand(tape, 'wires').at(-1)?.map ?? {}
   const name = (wire: string) => map[wire] ?? wire
   return readings.flatMap((evaluation) => {
@@ -85,8 +90,7 @@ function judgeValues(limit: PreparedLimit | undefined, named: Named[], found: st
   found.forEach((group, i) => {
     inGroup(group).forEach(({ evaluation }, place) => {
       const own = order[i]?.[place]
-      const { reason: _reason, ...bare } = evaluation
-      if (own) apart.set(evaluation, judgeFigure({ ...bare, limit: own }, own))
+      if (own) apart.set(evaluation, judgeFigure({ ...evaluation, reason: undefined, limit: own }, own))
     })
   })
   return { verdict: 'within', wanted: [], apart }

@@ -1,6 +1,6 @@
 import { nodesOf, onceFor, type Card } from '../../document'
 import { pairResistance } from '../../network'
-import { threeTerminal, type KindOfThree } from '../../relations'
+import { threeTerminal, type KindOfThree, type ThreePairs } from '../../relations'
 import { judgeFigure, ohmsRead, samePoint, type Bench, type Evaluation } from '../figure'
 import { pairKey, type PreparedCheck, type PreparedLimit } from '../preparedCard'
 import { worstFirst, type Whole } from './whole'
@@ -29,6 +29,20 @@ export function demandedKind({ relations, construction = '' }: Card, check: stri
  * kindOf(scenes.pins().check('pins'), scenes.pins().all) // 'split-phase'
  */
 export function kindOf(check: PreparedCheck, readings: Evaluation[]): KindOfThree | undefined {
+  const read = pinOhms(check, readings)
+  return read && threeTerminal(read.ohms).kind
+}
+
+/**
+ * The three pins of a check and what reads between them.
+ * @returns undefined until all three pairs are read far enough
+ * @example
+ * pinOhms(scenes.pins().check('pins'), scenes.pins().all)?.pins // [ 'C', 'R', 'S' ]
+ */
+export function pinOhms(
+  check: PreparedCheck,
+  readings: Evaluation[],
+): { pins: [string, string, string]; ohms: ThreePairs } | undefined {
   const [a, b, c] = pinsOf(check)
   if (a === undefined || b === undefined || c === undefined) return undefined
   const at = (pair: [string, string]) => {
@@ -37,7 +51,8 @@ export function kindOf(check: PreparedCheck, readings: Evaluation[]): KindOfThre
   }
   const [ab, bc, ca] = [at([a, b]), at([b, c]), at([c, a])]
   if (ab === undefined || bc === undefined || ca === undefined) return undefined
-  return threeTerminal({ ab, bc, ca, u: Math.max(0, ...readings.map((one) => one.netU ?? 0)) }).kind
+  const u = Math.max(0, ...readings.map((one) => one.netU ?? 0))
+  return { pins: [a, b, c], ohms: { ab, bc, ca, u } }
 }
 
 const pinsOf = ({ at }: PreparedCheck): string[] => ('among' in at ? at.among : [])
@@ -95,9 +110,8 @@ function judgeValues(readings: Evaluation[], limit: PreparedLimit | undefined): 
   if (bands.length !== finite.length) return { verdict: 'within', wanted: [] }
   const apart = new Map(
     finite.map((one, i) => {
-      const { reason: _reason, ...bare } = one
       const own = bands[i]
-      return [one, own ? judgeFigure({ ...bare, limit: own }, own) : one]
+      return [one, own ? judgeFigure({ ...one, reason: undefined, limit: own }, own) : one]
     }),
   )
   const [worst] = [...apart.values()].sort(worstFirst)

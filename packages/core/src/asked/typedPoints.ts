@@ -1,0 +1,63 @@
+import type { Card } from '../document'
+import type { AskedKind } from './withAsked'
+
+/** Two points as a person typed them, what is to be read there where they said so, or a sentence on what cannot be read. */
+export type TypedPoints = { pair: [string, string]; kind?: AskedKind } | { problem: string }
+
+const words: [RegExp, AskedKind][] = [
+  [/^(ohms?|ω|r|resistance)$/, 'resistance'],
+  [/^(v|volts?|vdc|dcv|dc)$/, 'dc-output'],
+  [/^(vac|acv|ac)$/, 'ac-output'],
+  [/^(a|amps?|amperes?)$/, 'current'],
+  [/^(h|henr(y|ys|ies))$/, 'inductance'],
+  [/^(f|farads?)$/, 'capacitance'],
+  [/^(insulation|megohms?|megs?)$/, 'insulation'],
+]
+const joins = new Set(['and', 'to', 'between', 'in', ''])
+const split = /[\s,;–—+-]+/
+
+/**
+ * Reads two terminals of a card, by label, alias or id, and a quantity behind them: `grey tan`, `orange to frame insulation`, `yellow 1 and
+ * yellow 2 vac`. The longest name that fits is taken, so `violet/white` is not `violet`.
+ * @param text as typed; case and what stands between the names do not matter
+ * @example
+ * typedPoints('grey and tan', scenes.low().run.card).pair // [ 'G', 'T' ]
+ */
+export function typedPoints(text: string, card: Card): TypedPoints {
+  const names = card.terminals
+    .flatMap(({ id, label, aliases }) => [label, ...aliases, id].map((name) => ({ id, tokens: tokensOf(name) })))
+    .filter(({ tokens }) => tokens.length > 0)
+    .sort((a, b) => b.tokens.length - a.tokens.length)
+  const points: string[] = []
+  let kind: AskedKind | undefined
+  const typed = tokensOf(text)
+  for (let i = 0; i < typed.length;) {
+    const named = names.find(({ tokens }) => tokens.every((token, k) => typed[i + k] === token))
+    if (named) {
+      points.push(named.id)
+      i += named.tokens.length
+      continue
+    }
+    const token = typed[i] ?? ''
+    const said = words.find(([pattern]) => pattern.test(token))?.[1]
+    if (!said && !joins.has(token)) return { problem: `“${token}” is no point of this part and no quantity.` }
+    kind = said ?? kind
+    i++
+  }
+  const [a, b, ...more] = points
+  if (a === undefined || b === undefined || more.length > 0)
+    return {
+      problem: `Type two points, as ${example(card)}; ${points.length} ${points.length === 1 ? 'is' : 'are'} named.`,
+    }
+  if (a === b) return { problem: 'Both are the same point: touch two.' }
+  return { pair: [a, b], ...(kind ? { kind } : {}) }
+}
+
+const tokensOf = (text: string): string[] =>
+  text
+    .normalize('NFC')
+    .toLowerCase()
+    .split(split)
+    .filter((token) => token !== '')
+
+const example = ({ terminals: [a, b] }: Card): string => (a && b ? `${a.label} ${b.label}` : 'grey tan')

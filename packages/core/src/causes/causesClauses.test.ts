@@ -1,0 +1,191 @@
+import { describe, expect, test } from '@jest/globals'
+import type { Card, Relation } from '../document'
+import type { Script } from '../testing'
+import {
+  chargingCard,
+  compressorCard,
+  plainCard,
+  plainCheck,
+  plainTerminals,
+  relayCard,
+  twinCard,
+  valveCard,
+} from '../testing'
+import { causes, on, pair, twice } from '../testing/causing'
+
+const band = (min: number, max: number) => ({ kind: 'band' as const, min, max })
+
+describe('several faults of one part', () => {
+  test('each is named, in the order of the kinds, however many', () => {
+    const script = on()
+      .put({ kind: 'proof', of: 'same-metal' })
+      .put({ kind: 'look', place: 'plug', what: ['burnt'], fault: true })
+      .read('frame', '12 Ω', pair('V', 'frame'))
+      .read('trigger', '40')
+      .read('low', '164')
+      .read('high', '24.1')
+    expect(causes(script)).toEqual([
+      'winding-low low <low>',
+      'winding-low high <high>',
+      'winding-low trigger <trigger>',
+      'to-frame trigger <frame>',
+      'seen plug <plug>',
+    ])
+  })
+
+  test('a group that reaches the frame in two places is one; the nearer place tells its ohms', () => {
+    const script = on().put({ kind: 'proof', of: 'same-metal' })
+    script.read('frame', '335 Ω', pair('O', 'frame')).read('frame', '18 Ω', pair('G', 'frame'))
+    expect(causes(script)).toEqual(['to-frame high,low <frame>'])
+    expect(script.state().causes[0]?.ohms).toBe(18)
+  })
+
+  test('a reach and a leak of one group are the reach', () => {
+    const card = twinCard()
+    card.checks.push(plainCheck('volts', 'insulation', { pair: ['O', 'frame'] }, { kind: 'insulation', minOhms: 1e6 }))
+    const script = on(card).put({ kind: 'proof', of: 'same-metal' })
+    script.read('frame', '18 Ω', pair('O', 'frame')).read('volts', '200k')
+    expect(causes(script)).toEqual(['to-frame high,low <frame,volts>'])
+  })
+})
+
+describe('what follows a winding', () => {
+  const draws = (coil: string, amps: string) => {
+    const relation: Relation = {
+      id: 'pull',
+      label: 'draw',
+      source: 's1',
+      kind: 'draw',
+      ohms: 'coil',
+      amps: 'amps',
+      withinPct: 10,
+    }
+    const card = valveCard({ relations: [relation] })
+    const has = card.checks.some(({ id }) => id === 'amps')
+    if (!has) card.checks.push(plainCheck('amps', 'current', { pair: ['1', '2'] }, band(0.5, 4)))
+    return on(card)
+      .read('coil', coil, { contact: 'clips' })
+      .put({ kind: 'supply', text: '12.0', volts: 12, u: 0.05, while: 'on' })
+      .read('amps', amps)
+  }
+  test('a draw too high beside a low coil is that coil; beside a right one it is its own', () => {
+    const high = draws('8.00', '2.40').state()
+    expect(high.causes.map(({ kind, of }) => `${kind} ${of.join()}`)).toEqual(['draw pull'])
+    const low = draws('4.00', '2.40').state()
+    expect(low.causes.map(({ kind, of }) => `${kind} ${of.join()}`)).toEqual(['winding-low coil'])
+  })
+
+  test('a failed ratio names the winding that is off, and no second beside its own reading', () => {
+    const script = on().read('low', '318').read('high', '24.1')
+    expect(causes(script)[0]).toMatch(/^winding-low high <.*high/)
+    expect(script.state().causes).toHaveLength(1)
+  })
+
+  test('one of three legs low makes the three unequal: one fault', () => {
+    const legs = twice(twice(twice(on(chargingCard()), 'uv', '0.31'), 'vw', '0.31'), 'wu', '0.62')
+    expect(causes(legs)[0]).toMatch(/^winding-low v <.*uv.*vw/)
+    expect(legs.state().causes).toHaveLength(1)
+  })
+})
+
+describe('a winding nobody read by itself', () => {
+  const chain = (...windings: number[]): Card => {
+    const ends = windings.map((_, i) => `t${i}`).concat(`t${windings.length}`)
+    return plainCard({
+      family: 'other',
+      terminals: plainTerminals(...ends),
+      windings: windings.map((ohms, i) => ({
+        id: `w${i}`,
+        label: `w${i}`,
+        from: `t${i}`,
+        to: `t${i + 1}`,
+        ohms,
+        tolerancePct: 5,
+        material: 'copper',
+      })),
+      checks: [
+        plainCheck('w0', 'resistance', { pair: ['t0', 't1'] }, band(95, 105)),
+        plainCheck('whole', 'resistance', { pair: ['t0', `t${windings.length}`] }, band(190, 210)),
+        plainCheck('henries', 'inductance', { pair: ['t0', 't1'] }, band(1, 2), { required: false }),
+      ],
+    })
+  }
+  test('is what the whole says once the other is cleared, and its share what the other leaves it', () => {
+    const script = on(chain(100, 100)).read('w0', '100').read('whole', '150')
+    expect(causes(script)).toEqual(['winding-low w1 <whole>'])
+    expect(script.state().causes[0]?.share).toBeCloseTo(0.5, 2)
+    expect(causes(twice(on(chain(100, 100)).read('w0', '100'), 'whole', '290'))).toEqual(['winding-high w1 <whole>'])
+    expect(causes(twice(on(chain(100, 100)).read('w0', '100'), 'whole', 'OL 40M'))).toEqual(['winding-open w1 <whole>'])
+  })
+  test('is not named while the other was not read, nor where only its henries were', () => {
+    expect(causes(on(chain(100, 100)).read('whole', '150'))).toEqual(['figure whole <whole>'])
+    expect(causes(on(chain(100, 100)).read('henries', '1.5').read('whole', '150'))).toEqual(['figure whole <whole>'])
+  })
+  test('of two unread neither is named', () => {
+    expect(
+      causes(
+        on(chain(100, 50, 50))
+          .read('w0', '100')
+          .read('whole', '150'),
+      ),
+    ).toEqual(['figure whole <whole>'])
+  })
+  test('a share is never more than all of it', () => {
+    const script = on(chain(100, 100)).read('w0', '100').read('whole', '95')
+    expect(script.state().causes[0]?.share ?? 1).toBeLessThanOrEqual(1)
+  })
+})
+
+describe('three pins', () => {
+  const pins = (cr: string, cs: string, rs: string) => {
+    const script = on(compressorCard())
+    for (const [at, text] of [
+      [pair('C', 'R'), cr],
+      [pair('C', 'S'), cs],
+      [pair('R', 'S'), rs],
+    ] as const)
+      twice(script, 'pins', text, at)
+    return script
+  }
+  test('the run winding open, the start winding open, and both', () => {
+    expect(causes(pins('OL 40M', '11.7', 'OL 40M'))).toEqual(['winding-open run <pins>'])
+    expect(causes(pins('4.90', 'OL 40M', 'OL 40M'))).toEqual(['winding-open start <pins>'])
+    expect(causes(pins('OL 40M', 'OL 40M', 'OL 40M'))).toEqual(['winding-open run,start <pins>'])
+  })
+  test('a low winding by its own pair, with the pair of both', () => {
+    expect(causes(pins('2.45', '11.7', '14.15'))[0]).toMatch(/^winding-low run <pins>/)
+  })
+})
+
+describe('a joint', () => {
+  test('is named by the terminal that the two windings share', () => {
+    const script = on()
+      .read('low', '322')
+      .read('high', '52.1')
+      .read('series', '358.4')
+      .again('high', '52.0', { contact: 'clips' })
+      .again('low', '322', { contact: 'clips' })
+    expect(script.state().causes.find(({ kind }) => kind === 'joint')).toMatchObject({ of: ['O'] })
+  })
+})
+
+describe('a contact that stays open', () => {
+  const rest = { conditions: { drive: null } }
+  const driven = { conditions: { drive: { plus: '85', minus: '86' } } }
+  const relay = () =>
+    on(relayCard())
+      .read('coil', '90', pair('85', '86'))
+      .read('rest', '0.1', { ...pair('30', '87a'), ...rest })
+      .read('rest', 'OL 40M', { ...pair('30', '87'), ...rest })
+      .read('rest', 'OL 40M', { ...pair('87', '87a'), ...rest })
+      .read('driven', 'OL 40M', { ...pair('30', '87a'), ...driven })
+      .read('driven', 'OL 40M', { ...pair('30', '87'), ...driven })
+      .read('driven', 'OL 40M', { ...pair('87', '87a'), ...driven })
+  const named = (script: Script) => script.state().causes.map(({ kind, of }) => `${kind} ${of.join()}`)
+  test('is the pair that was read again, else the first', () => {
+    const again = (a: string, b: string) => relay().again('driven', 'OL 40M', { ...pair(a, b), ...driven })
+    expect(named(again('87', '87a'))).toEqual(['contact-open 87,87a'])
+    const twiceRead = relay().read('driven', 'OL 40M', { ...pair('30', '87'), ...driven })
+    expect(named(twiceRead)).toEqual(['contact-open 30,87'])
+  })
+})

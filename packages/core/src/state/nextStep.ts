@@ -1,0 +1,60 @@
+import { isAsked } from '../asked'
+import type { PreparedCard, Tape } from '../judgement'
+import type { Step } from '../plan'
+import type { StepState } from './stepState'
+
+/** Where the bench stands, and what lies open behind the hand, said where a set-up ends. */
+export interface NextStep {
+  step: string
+  leftOut: string[]
+}
+
+/**
+ * The step after the hand: what was read last says where the hand is, on this screen or another. Next is the first open step after it in
+ * the same set-up, then one that was left out of it, then the next set-up, and only at the end the first that was left out before. A
+ * reading that is taken again, what makes ready (a zero, a temperature, the volts), and what was asked besides leave the bench where it was.
+ * @param states in the plan's order, the finding last
+ * @example
+ * nextStep(scenes.low().state.steps, scenes.low().prepared, scenes.low().bench.tape).step
+ * // 'high'
+ */
+export function nextStep(states: StepState[], prepared: PreparedCard, tape: Tape): NextStep {
+  const end = states.at(-1)?.step.id ?? 'finding'
+  const open = (some: StepState[]) => some.find((one) => one.status === 'to-do' || one.status === 'again')
+  const hand = handAt(states, tape)
+  const at = states[hand]
+  if (!at) return { step: open(states)?.step.id ?? end, leftOut: [] }
+  const setUp = setUpOf(at.step, prepared)
+  const same = (one: StepState) => setUpOf(one.step, prepared) === setUp
+  const onward = states.slice(hand)
+  const here = open(onward.filter(same))
+  if (here) return { step: here.step.id, leftOut: [] }
+  const next = open(states.filter(same)) ?? open(onward.slice(0, -1)) ?? open(states)
+  return {
+    step: next?.step.id ?? end,
+    leftOut: states.slice(0, hand).flatMap((one) => (one.status === 'to-do' ? [one.step.id] : [])),
+  }
+}
+
+/** The step of what was read, answered or skipped last, by when it was first: its place in the plan; -1 where nothing was. */
+function handAt(states: StepState[], tape: Tape): number {
+  const entries = new Map(tape.entries.map((entry) => [entry.id, entry]))
+  const firstOf = (id: string): number => {
+    const entry = entries.get(id)
+    if (entry?.kind === 'reading' && entry.reading.supersedes !== undefined) return firstOf(entry.reading.supersedes)
+    return entry?.n ?? 0
+  }
+  let [hand, latest] = [-1, -1]
+  for (const [i, { step, entry }] of states.entries()) {
+    if (entry === undefined || (step.kind !== 'reading' && step.kind !== 'answer') || isAsked(step.check)) continue
+    const n = firstOf(entry)
+    if (n >= latest) [hand, latest] = [i, n]
+  }
+  return hand
+}
+
+/** What one way of holding the part serves: windings, ground, or what is driven or run alike. */
+function setUpOf(step: Step, { checks }: PreparedCard): string {
+  if (step.group !== 'act' || !('check' in step) || step.check === undefined) return step.group
+  return `act ${JSON.stringify(checks.get(step.check)?.conditions ?? {})}`
+}

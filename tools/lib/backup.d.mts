@@ -1,0 +1,1 @@
+export function outdated(files: string[]): string[]

@@ -1,0 +1,1 @@
+export function isBehind(url: string, journal?: string): Promise<boolean>
