@@ -75,7 +75,7 @@ test('a card is written from nothing with the keyboard, undone and redone, publi
   await page.keyboard.press('Control+Enter')
   await expect(page.getByText('revision 1, published')).toBeVisible()
   await bench.takeIn('gate catch')
-  await bench.prepare({ first: 'ouch' })
+  await bench.prepare()
   await bench.touches('red', 'black/white')
   await bench.type('17.1')
   await expect(bench.tape).toContainText('17.1')

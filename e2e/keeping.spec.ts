@@ -110,7 +110,8 @@ test('undo, take back and skip stay on the tape, struck and with their reasons',
   await bench.touches('grey', 'tan')
   await bench.press('x')
   await bench.press('1')
-  await bench.touches('orange', 'grey')
+  await expect(bench.tape.getByText('taken back: wrong pair')).toBeVisible()
+  await bench.touches('grey', 'tan')
   await bench.allSent()
   const { run } = await world.get<RunView>(`/runs/${bench.runId}`)
   expect(run.entries.filter((entry) => entry.kind === 'take-back').map((entry) => entry.reason)).toEqual([

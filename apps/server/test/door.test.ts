@@ -14,6 +14,9 @@ const [ines, tam, wil] = ['a1', 'a2', 'a3'].map((end) => `019a0000-0000-7000-800
   string,
 ]
 
+/** What is random in a text (ids, times, seals) holds any four digits now and then; nobody types one. */
+const withoutIdsAndTimes = (text: string) => text.replace(/\d{4}-\d\d-\d\dT[\d:.]+Z|[A-Za-z0-9_+/=-]{20,}/g, '')
+
 /** Time goes by in the database alone; and what is kept there is looked at. */
 const later = (sql: string, values: unknown[] = []) => inDatabase(world.url, sql, values)
 
@@ -247,8 +250,8 @@ describe('what the owner sees', () => {
     expect(given).toMatchObject({ by: ines, about: 'Oda Finn' })
     const benches = (await bench.ask('get', '/shop/benches')).body.benches as { id: string; name: string }[]
     expect(benches.find(({ id }) => id === given?.bench)?.name).toBe('window bench')
-    expect(JSON.stringify(pages)).not.toMatch(/2581|1357|2468|argon2|winter/)
-    expect((await bench.ask('get', '/shop/export')).text).not.toMatch(/argon2|2581/)
+    expect(withoutIdsAndTimes(JSON.stringify(pages))).not.toMatch(/2581|1357|2468|argon2|winter/)
+    expect(withoutIdsAndTimes((await bench.ask('get', '/shop/export')).text)).not.toMatch(/argon2|2581/)
   })
 
   test('a bench that is ended opens nothing any more, and what was sealed there is refused', async () => {

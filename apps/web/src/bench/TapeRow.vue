@@ -6,7 +6,7 @@ import VerdictMark from '../drawings/VerdictMark.vue'
 import { afterPaint } from '../store/afterPaint'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
-import { decisionWords, isolationWords, lookWords } from '../words/kinds'
+import { decisionWords, goneWords, isolationWords, lookWords } from '../words/kinds'
 import { takenAt } from '../words/points'
 import { clock } from '../words/times'
 
@@ -36,7 +36,6 @@ const slips = computed<Slip[]>(() => {
 function slipOf(entry: Entry): Slip {
   const { tape, run } = bench.state ?? {}
   const gone = tape?.gone.get(entry.id)
-  const undone = tape?.takenBack.has(entry.id) ?? false
   const base = {
     id: entry.id,
     figure: '',
@@ -44,13 +43,9 @@ function slipOf(entry: Entry): Slip {
     foot: clock(entry.at),
     mark: undefined,
     side: 'other' as const,
-    struck: gone !== undefined || undone,
+    struck: gone !== undefined,
   }
-  const how = gone
-    ? { 'taken-back': 'taken back', retaken: 'taken again', mistyped: 'mistyped' }[gone.how]
-    : undone
-      ? 'taken back'
-      : ''
+  const how = gone ? goneWords[gone.how] + (gone.by.kind === 'take-back' ? `: ${gone.by.reason}` : '') : ''
   switch (entry.kind) {
     case 'reading': {
       const evaluation = bench.evaluationOf(entry.id)

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import ReadingRuler from '../drawings/ReadingRuler.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { takenText, useFigures } from '../words/figures'
-import { gradeWords, verdictWords } from '../words/kinds'
+import { goneWords, gradeWords, verdictWords } from '../words/kinds'
 import { limitSaid } from '../words/limits'
 import { foundLines, onRuler } from '../words/lines'
 import { reasonLine } from '../words/reasons'
@@ -28,7 +28,6 @@ const before = ({ check, pair, entry }: Evaluation) =>
       one.index === entry.reading.index &&
       (!one.pair || !pair || one.pair.every((id) => pair.includes(id))),
   )
-const howGone = { retaken: 'taken again', 'taken-back': 'taken back', mistyped: 'mistyped' } as const
 function arithmetic(one: Evaluation): string[] {
   const { parts, temperatureU, range, resolution = 0, taken = 0, accuracyAssumed, u, judged } = one
   if (!parts || u === undefined || judged === undefined) return []
@@ -88,7 +87,7 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
           <VerdictMark :mark="line.gone || line.held ? 'none' : line.evaluation.verdict" :side="line.side" :size="13" />
           <strong>{{
             line.gone
-              ? howGone[line.gone]
+              ? goneWords[line.gone]
               : line.earlierStage
                 ? 'before the repair'
                 : verdictWords[line.evaluation.verdict]

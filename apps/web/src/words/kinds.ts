@@ -106,6 +106,9 @@ export const decisionWords: Record<DecisionId, string> = {
   'more-tests': 'more tests',
 }
 
+/** How a reading is out of use. */
+export const goneWords = { 'taken-back': 'taken back', retaken: 'taken again', mistyped: 'mistyped' } as const
+
 export const outcomeWords = { 'ran-well': 'ran well', 'came-back': 'came back' } as const
 
 export const verdictWords: Record<Verdict, string> = {
