@@ -3,15 +3,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { shopSchema, type Shop, type ShopRun, type Unit } from '@sure-spool/contract'
 import { comparisonOf, type Card, type Entry } from '@sure-spool/core'
-import {
-  bridgeMeter,
-  fourWireMeter,
-  growler,
-  insulationTester,
-  knobMeter,
-  pocketMeter,
-  Script,
-} from '@sure-spool/core/testing'
+import { kit as instruments, Script } from '@sure-spool/core/testing'
 import { settings } from './shop/settings'
 import { people, person } from './shop/people'
 import { finished } from './shop/finished'
@@ -22,7 +14,6 @@ import { open } from './shop/open'
 import type { Story } from './shop/story'
 
 const here = dirname(fileURLToPath(import.meta.url))
-const instruments = [pocketMeter, fourWireMeter, knobMeter, insulationTester, bridgeMeter, growler]
 
 /** Ids that look like those a bench makes (UUIDv7: the time, then a count), the same on every writing. */
 function idsFrom(): (at: string) => string {

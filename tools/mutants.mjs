@@ -20,6 +20,7 @@ const { values: options, positionals: only } = parseArgs({
     all: { type: 'boolean', default: false },
     seed: { type: 'string', default: '8' },
     lines: { type: 'string', default: '360' },
+    workers: { type: 'string', default: '2' },
   },
 })
 const folder = join(dataFolder, 'mutants')
@@ -60,7 +61,7 @@ async function plantIn(room, drawn) {
       tempDirName: join(dataFolder, 'mutants/house'),
       ignorePatterns: ['.data', 'test-results', 'docs/screenshots', 'e2e', '**/dist'],
       timeoutMS: 10_000,
-      concurrency: room.tests === 'server' ? 1 : 2,
+      concurrency: room.tests === 'server' ? 1 : Number(options.workers),
       reporters: ['progress'],
       logLevel: 'warn',
     })

@@ -17,6 +17,6 @@ export default {
   globals: { fewDraws: true },
   roots: projects.flatMap(({ roots }) => roots),
   testMatch: near.length === 0 ? ['**/*.test.ts'] : near.map((one) => `**/${one}{/**/*,*}.test.ts`),
-  // a killed or a starved process is not a matter of one line, and takes its time
-  testPathIgnorePatterns: ['/node_modules/', 'killed', 'memory'],
+  // a killed or a starved process, or long runs judged from nothing, are not a matter of one line and take their time
+  testPathIgnorePatterns: ['/node_modules/', 'killed', 'memory', 'oneLonger'],
 }

@@ -1,11 +1,9 @@
 export { chargingCard, coarseCard, demoCard, twinCard } from './cards'
-export { fourWireMeter, knobMeter, pocketMeter, Script, type ScriptOptions } from './script'
+export * from './kit'
+export { Script, type ScriptOptions } from './script'
 export {
   armatureCard,
   compressorCard,
-  bridgeMeter,
-  growler,
-  insulationTester,
   leadsCard,
   pickupCard,
   plainCard,

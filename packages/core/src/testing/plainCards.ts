@@ -1,4 +1,4 @@
-import type { Card, Check, Conditions, Instrument, Limit, Relation } from '../document'
+import type { Card, Check, Conditions, Limit, Relation } from '../document'
 
 /** A card with only what a test is about; everything else is plain. All figures are made up. */
 export function plainCard(parts: Partial<Card> & Pick<Card, 'family'>): Card {
@@ -197,41 +197,3 @@ export const pickupCard = (): Card =>
       ),
     ],
   })
-
-/** An insulation tester with volts of its own. */
-const decades = (lowest: number, count: number) =>
-  Array.from({ length: count }, (_, i) => {
-    const fullScale = Number((lowest * 10 ** i).toPrecision(3))
-    return { fullScale, resolution: Number((fullScale / 2000).toPrecision(3)), percentOfReading: 0.5, counts: 2 }
-  })
-
-/** Henries and farads. */
-export const bridgeMeter: Instrument = {
-  id: 'l4',
-  name: 'Bridge L4',
-  overSign: '>',
-  ranging: 'auto',
-  functions: [
-    { quantity: 'inductance', ranges: decades(2e-4, 6) },
-    { quantity: 'capacitance', ranges: decades(2e-9, 7) },
-  ],
-}
-
-/** A growler with ammeter prongs. */
-export const growler: Instrument = {
-  id: 'g1',
-  name: 'Growler G1',
-  overSign: 'OL',
-  ranging: 'auto',
-  functions: [{ quantity: 'current', ranges: [{ fullScale: 6, resolution: 0.1, percentOfReading: 2, counts: 1 }] }],
-}
-
-export const insulationTester: Instrument = {
-  id: 't1',
-  name: 'Insulation tester T1',
-  overSign: '>',
-  ranging: 'auto',
-  functions: [
-    { quantity: 'insulation', ranges: [{ fullScale: 5e9, resolution: 1e6, percentOfReading: 5, counts: 5 }] },
-  ],
-}

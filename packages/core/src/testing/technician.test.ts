@@ -3,7 +3,8 @@ import { describe, expect, test } from '@jest/globals'
 import type { Card } from '../document'
 import { chanceFrom, meterOf, partOf, type Fault } from '../simulate'
 import { demoCard } from './cards'
-import { fourWireMeter, pocketMeter, Script } from './script'
+import { fourWireMeter, pocketMeter } from './kit'
+import { Script } from './script'
 import { readPath, workThrough, type Bench } from './technician'
 
 const byOhms = (card: Card) =>
