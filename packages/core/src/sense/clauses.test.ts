@@ -1,5 +1,5 @@
 import type { Card, Instrument } from '../document'
-import { fourWireMeter, knobMeter, Script, twinCard } from '../testing'
+import { coarseCard, fourWireMeter, knobMeter, Script, twinCard } from '../testing'
 import { but, butBand, butCheck, butOpen, butQuantity, butReading, holdClauses, noFigure } from '../testing/clauses'
 import * as comparing from './comparingRules'
 import * as entries from './entryRules'
@@ -12,6 +12,8 @@ const room = { kind: 'temperature', part: 'room', roomC: 20 } as const
 const atRoom = (card: Card = twinCard()) => new Script(card).put({ kind: 'isolation', state: 'loose' }).put(room)
 const zero = (ohms: number, how: 'hardware' | 'subtract' | 'carried' = 'subtract') =>
   ({ kind: 'lead-check', instrument: 'm2', text: String(ohms), ohms, u: 0.018, how }) as const
+const keyed = (text: string) =>
+  ({ kind: 'lead-check', instrument: 'm2', text, ohms: 0, u: 0.018, how: 'hardware' }) as const
 
 holdClauses([
   [
@@ -200,6 +202,30 @@ holdClauses([
       'another meter': but({ instrument: knobMeter }),
       'no figure': noFigure,
       'nothing earlier': (moment) => ({ ...moment, earlier: [], again: [] }),
+      'leads of 0.24 Ω that a zero took off in between': () =>
+        atRoom(coarseCard()).read('ignition', '1.46').put(keyed('0.24')).again('ignition', '1.22'),
+    },
+  ],
+  [
+    readings.repeatsApart,
+    () => atRoom(coarseCard()).read('ignition', '1.46').put(keyed('0.12')).again('ignition', '1.22'),
+    {
+      'a comma in the zero, and leads that explain it': () =>
+        atRoom(coarseCard()).read('ignition', '1.46').put(keyed('0,24')).again('ignition', '1.22'),
+      'leads taken off both by figure': () =>
+        atRoom(coarseCard()).put(zero(0.1)).read('ignition', '1.32').again('ignition', '1.33'),
+    },
+  ],
+  [
+    readings.repeatsApart,
+    () =>
+      atRoom(coarseCard())
+        .read('ignition', '1.46')
+        .put({ ...keyed('0.24'), leads: 'long ones' })
+        .again('ignition', '1.22'),
+    {
+      'the same leads': () =>
+        atRoom(coarseCard()).read('ignition', '1.46').put(keyed('0.24')).again('ignition', '1.22'),
     },
   ],
   [

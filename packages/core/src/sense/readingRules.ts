@@ -1,7 +1,8 @@
 import { above, atMost, below, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
-import { isUnsteady, lastPlace, unmetCondition, type Evaluation } from '../judgement'
-import type { ReadingRule } from './rule'
+import { isUnsteady, isUnzeroed, lastPlace, unmetCondition, type Evaluation } from '../judgement'
+import { parseReading } from '../quantity'
+import type { Moment, ReadingRule } from './rule'
 
 /** The leaning changes within ±10 °C of a temperature that nobody measured, and that is the largest doubt there is. */
 export const temperatureDecides: ReadingRule = {
@@ -40,26 +41,47 @@ export const unsteady: ReadingRule = {
   test: ({ evaluation }) => (isUnsteady(evaluation.entry.reading) ? { severity: 'warn', params: {} } : null),
 }
 
-/** A figure as taken; of ohms and amperes its size, which exchanged leads leave. */
-const sizeOf = ({ quantity, taken }: Evaluation): number | undefined =>
-  taken !== undefined && (quantity === 'resistance' || quantity === 'current') ? Math.abs(taken) : taken
+/**
+ * A figure net of the leads that apply to it; of ohms and amperes its size, which exchanged leads leave. One taken before a hardware zero
+ * is less the figure of that zero.
+ */
+function sizeOf({ bench, evaluation: latest }: Moment, one: Evaluation): number | undefined {
+  const { quantity, taken, leads, entry } = one
+  if (taken === undefined || (quantity !== 'resistance' && quantity !== 'current')) return taken
+  if (quantity === 'current' || !leads) return Math.abs(taken)
+  if (!isUnzeroed(leads)) return Math.abs(taken - leads.ohms)
+  const zero = bench.tape.leadChecks.find(
+    (check) =>
+      check.how === 'hardware' &&
+      check.instrument === one.instrument?.id &&
+      (check.leads ?? '') === (entry.reading.leads ?? '') &&
+      check.n > entry.n &&
+      check.n < latest.entry.n,
+  )
+  return Math.abs(taken) - (zero ? leadFigure(zero.text) : 0)
+}
+
+function leadFigure(text: string): number {
+  const parsed = parseReading({ text, quantity: 'resistance', decimalComma: text.includes(',') })
+  return parsed.value ?? 0
+}
 
 /** Two readings of one point on one meter further apart than the meter explains, and no unit slip. */
 export const repeatsApart: ReadingRule = {
   id: 'repeats-apart',
   cause: 'steadiness',
-  test: ({ evaluation, again }) => {
-    const { quantity } = evaluation
-    const mine = sizeOf(evaluation)
-    if (mine === undefined || quantity === undefined) return null
+  test: (moment) => {
+    const { evaluation, again } = moment
+    const mine = sizeOf(moment, evaluation)
+    if (mine === undefined || evaluation.quantity === undefined) return null
     for (const other of again) {
-      const theirs = sizeOf(other)
+      const theirs = sizeOf(moment, other)
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
       const allowed =
         0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
       const slip = [1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))
       if (above(Math.abs(mine - theirs), allowed) && !slip)
-        return { severity: 'warn', params: { value: mine, before: theirs } }
+        return { severity: 'warn', params: { value: evaluation.taken ?? mine, before: other.taken ?? theirs } }
     }
     return null
   },
