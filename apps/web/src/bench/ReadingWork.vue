@@ -6,6 +6,7 @@ import VerdictMark from '../drawings/VerdictMark.vue'
 import type { Line } from '../reading/line'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
+import { forecastWords } from '../words/forecast'
 import { readingInstruction } from '../words/instruction'
 import { takenAt } from '../words/points'
 import { remarkWords } from '../words/remarks'
@@ -35,6 +36,11 @@ const caption = computed(() => {
 const instruction = computed(() =>
   bench.run && bench.check ? readingInstruction(bench.run.card, bench.check, bench.meter, figures, bench.saidRpm) : '',
 )
+/** what the display should show, before the step is read */
+const forecast = computed(() => {
+  const told = bench.forecast
+  return told && bench.current?.status !== 'done' ? forecastWords(told, figures, told.resolution) : ''
+})
 /** what is worth a word before it is touched, and holds nothing */
 const ahead = computed(() => {
   const card = bench.run?.card
@@ -61,6 +67,7 @@ const spoken = computed(() => {
       </p>
       <StepCaps points />
     </div>
+    <p v-if="forecast" class="forecast">{{ forecast }}</p>
     <p v-for="{ what, todo } in ahead" :key="what" class="ahead" role="note">{{ what }} {{ todo }}</p>
     <CautionList :cautions="bench.current?.step.cautions ?? []" />
     <div class="middle">
@@ -122,6 +129,9 @@ const spoken = computed(() => {
 .instruction {
   font-size: 18px;
   line-height: 1.25;
+}
+.forecast {
+  font-size: 18px;
 }
 .ahead {
   color: var(--borderline);

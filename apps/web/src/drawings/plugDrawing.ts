@@ -48,6 +48,14 @@ interface Asked {
   turns: number
 }
 
+const stampedShapes = new Set<Plug['shape']>(['posts', 'blades', 'lugs'])
+/** A terminal's name and, on posts, blades and lugs, what is stamped beside it where the card knows that too: `plus post (15)`. */
+function stamped(card: Card, { shape }: Plug, id: string): string {
+  const label = terminalLabel(card, id)
+  const mark = terminalOf(card, id)?.aliases.find((alias) => alias.length <= 3 && alias !== label)
+  return stampedShapes.has(shape) && mark !== undefined ? `${label} (${mark})` : label
+}
+
 /** A plug as it is held, laid out in the units of its view box: its cavities, names, key, the ringed pair and the other windings. */
 export function plugDrawing({ card, plug, ring, flipped, turns }: Asked): PlugDrawing {
   const held = holdPlug(plug, flipped, turns)
@@ -64,7 +72,7 @@ export function plugDrawing({ card, plug, ring, flipped, turns }: Asked): PlugDr
     width: held.columns * pitch.x - cell.gap + 2 * around,
     height: held.rows * pitch.y - cell.gap + 2 * around,
   }
-  const names = held.cells.map(({ terminal }) => (terminal === null ? 'empty' : terminalLabel(card, terminal)))
+  const names = held.cells.map(({ terminal }) => (terminal === null ? 'empty' : stamped(card, plug, terminal)))
   const isStaggered = held.rows === 1 && names.some((name) => textWidth(name, labelSize) > pitch.x - 8)
   const isRinged = held.cells.map(({ terminal }) => terminal !== null && ring.includes(terminal))
   const labels = inside

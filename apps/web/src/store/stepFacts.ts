@@ -1,12 +1,15 @@
 import {
   chooseRange,
   expectedOf,
+  forecastOf,
   formatBound,
   prefixFor,
   quantityOf,
+  rangeOf,
   rangesFor,
   setUpRemarks,
   type Instrument,
+  type NextReading,
   type PreparedCheck,
   type PreparedLimit,
   type Quantity,
@@ -57,19 +60,30 @@ export function stepFacts({ state, current, meter, person }: Standing) {
     const expected = expectedOf(limit.value?.band ?? {})
     return expected === undefined || expected < 1 ? '' : prefixFor(expected, quantity.value)
   })
-  /** stops that are due before this step is touched */
-  const setUp = computed(() => {
-    const now = state()
+  /** the reading that this step wants next, as it would be taken now */
+  const next = computed<NextReading | undefined>(() => {
     const step = current()?.step
-    if (!now || step?.kind !== 'reading' || current()?.entry !== undefined) return []
-    return setUpRemarks(now, {
+    if (step?.kind !== 'reading') return undefined
+    return {
       check: step.check,
       instrument: meter()?.id,
       ...(step.point.pair ? { pair: step.point.pair } : {}),
       ...(step.point.drive === undefined ? {} : { conditions: { drive: step.point.drive } }),
       at: new Date().toISOString(),
       by: person(),
-    })
+    }
   })
-  return { check, quantity, limit, rangeFigure, rangeAsked, rangeInUse, prefix, setUp }
+  /** stops that are due before this step is touched */
+  const setUp = computed(() => {
+    const now = state()
+    return now && next.value && current()?.entry === undefined ? setUpRemarks(now, next.value) : []
+  })
+  /** what the display should show there, and the range that would show it */
+  const forecast = computed(() => {
+    const now = state()
+    const told = now && next.value && forecastOf(now, next.value)
+    if (!told) return undefined
+    return { ...told, resolution: rangeOf(meter(), told.quantity, told.value ?? 0)?.resolution }
+  })
+  return { check, quantity, limit, rangeFigure, rangeAsked, rangeInUse, prefix, setUp, forecast }
 }

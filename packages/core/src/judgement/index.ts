@@ -25,6 +25,7 @@ export {
   type TemperatureApplied,
 } from './figure'
 export {
+  limitAt,
   pairKey,
   prepareCard,
   splitBy,

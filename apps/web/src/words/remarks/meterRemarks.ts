@@ -46,13 +46,16 @@ export const meterRemarks = {
     'net' in params
       ? { what: 'Less than the leads alone: the zero is stale.', todo: 'Zero the leads again and take it again.' }
       : { what: 'The leads are reversed; only the size counts.', todo: 'Nothing to do.' },
-  'leads-matter': ({ params, ohms }) => ({
-    what:
-      'leads' in params
-        ? `The leads (about ${ohms('leads')}) are large beside this.`
-        : `Leads of ${ohms('from')}${'to' in params ? ` to ${ohms('to')}` : ' or more'} would put it inside, and nobody zeroed them.`,
-    todo: 'since' in params ? 'They are zeroed now: take it again.' : 'Zero them first.',
-  }),
+  'leads-matter': ({ params, ohms, number, figures }) => {
+    const about = (key: string) => figures.bound(Number(number(key).toPrecision(2)))
+    return {
+      what:
+        'leads' in params
+          ? `The leads (about ${ohms('leads')}) are large beside this.`
+          : `Leads of ${about('from')}${'to' in params ? ` to ${about('to')}` : ' or more'} would put it inside, and nobody zeroed them.`,
+      todo: 'since' in params ? 'They are zeroed now: take it again.' : 'Zero them first.',
+    }
+  },
   'stale-zero': ({ params, number }) => ({
     what:
       params['why'] === 'age'

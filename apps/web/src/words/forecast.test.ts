@@ -1,0 +1,35 @@
+import { describe, expect, test } from '@jest/globals'
+import type { Forecast } from '@sure-spool/core'
+import { figuresWith } from './figures'
+import { forecastWords } from './forecast'
+
+const figures = figuresWith(() => false)
+const said = (told: Omit<Forecast, 'quantity'>, quantity: Forecast['quantity'] = 'resistance', resolution = 0.1) =>
+  forecastWords({ quantity, ...told }, figures, resolution).replaceAll('\u2009', ' ')
+
+describe('what is expected, in words', () => {
+  test.each([
+    [said({ from: 'parts', open: true }), 'Expect over range: it leads through what reads open.'],
+    [said({ from: 'parts', value: 273 }), 'Expect 273.0 Ω: its windings read so much together.'],
+    [
+      said({ from: 'whole', value: 36.61, leads: 0.1 }),
+      'Expect 36.6 Ω: the whole less its other parts, the leads’ 0.1 Ω in it.',
+    ],
+    [
+      said({ from: 'card', value: 308, low: 277.2, high: 338.8, partC: 12 }),
+      'At 12 °C expect 308.0 Ω, 277.2 Ω to 338.8 Ω.',
+    ],
+    [
+      said({ from: 'speed', value: 41.96, rpm: 3000 }, 'voltage', 0.01),
+      'Expect 41.96 V at 3000 rpm, if it rises with the speed.',
+    ],
+    [
+      said({ from: 'volts', value: 2.743, volts: 24.8, ohms: 9.04 }, 'current', 0.01),
+      'Expect 2.74 A: 24.8 V over 9.04 Ω.',
+    ],
+    [
+      said({ from: 'volts', value: 0.5834, volts: 24.9, ohms: 23.3, lampShare: 0.312 }, 'current', 0.01),
+      'Expect 580 mA: 24.9 V over 23.3 Ω and the lamp. The lamp has 31 % of its power.',
+    ],
+  ])('%s', (words, expected) => expect(words).toBe(expected))
+})

@@ -1,0 +1,36 @@
+import type { Forecast } from '@sure-spool/core'
+import type { Figures } from './figures'
+
+/**
+ * What the display should show before it is touched, and what says so.
+ * @param resolution what the last digit of the meter's display stands for there
+ */
+export function forecastWords(told: Forecast, figures: Figures, resolution?: number): string {
+  if (told.open) return 'Expect over range: it leads through what reads open.'
+  const figure = (value = 0) => {
+    const shown = resolution === undefined ? value : Math.round(value / resolution) * resolution
+    return figures.figure(shown, told.quantity, resolution)
+  }
+  const leads = told.leads === undefined ? '' : `, the leads’ ${figures.bound(told.leads)} in it`
+  const expected = figure(told.value)
+  switch (told.from) {
+    case 'parts':
+      return `Expect ${expected}: its windings read so much together${leads}.`
+    case 'whole':
+      return `Expect ${expected}: the whole less its other parts${leads}.`
+    case 'card': {
+      const at = figures.temperature(told.partC ?? 20)
+      return `At ${at} expect ${expected}, ${figure(told.low)} to ${figure(told.high)}${leads}.`
+    }
+    case 'speed':
+      return `Expect ${expected} at ${figures.plain(told.rpm ?? 0)}\u2009rpm, if it rises with the speed.`
+    case 'volts': {
+      const lamp =
+        told.lampShare === undefined
+          ? ''
+          : ` The lamp has ${figures.plain(100 * told.lampShare, 2)}\u2009% of its power.`
+      const sum = `${figures.bound(told.volts ?? 0, 'voltage')} over ${figures.bound(told.ohms ?? 0)}`
+      return `Expect ${expected}: ${sum}${told.lampShare === undefined ? '' : ' and the lamp'}.${lamp}`
+    }
+  }
+}

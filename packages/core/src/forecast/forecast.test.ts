@@ -1,0 +1,121 @@
+import { describe, expect, test } from '@jest/globals'
+import type { EntryBody } from '../document'
+import type { NextReading } from '../state'
+import { chargingCard, Script, twinCard, valveCard } from '../testing'
+import { forecastOf } from './forecastOf'
+
+const ahead = (script: Script, check: string, question: Partial<NextReading> = {}) => {
+  const pair = script.state().prepared.checks.get(check)?.points[0]?.pair
+  return forecastOf(script.state(), {
+    check,
+    at: '2026-03-02T11:00:00.000Z',
+    by: 'p',
+    instrument: 'm2',
+    ...(pair ? { pair } : {}),
+    ...question,
+  })
+}
+const twin = (celsius?: number) => new Script(twinCard()).ready(celsius)
+const leads = (ohms: number): EntryBody => ({
+  kind: 'lead-check',
+  instrument: 'm2',
+  text: String(ohms),
+  ohms,
+  u: 0.02,
+  how: 'subtract',
+})
+
+describe('ohms', () => {
+  test('the windings of this unit add up, once all of them are read', () => {
+    const script = twin().read('low', '236.4')
+    expect(ahead(script, 'series')).toBeUndefined()
+    expect(ahead(script.read('high', '36.70'), 'series')).toEqual({
+      quantity: 'resistance',
+      from: 'parts',
+      value: expect.closeTo(273.1, 6),
+    })
+  })
+
+  test('leads that are taken off by figure stand in what the display will show', () => {
+    const script = twin().put(leads(0.1)).read('low', '236.4').read('high', '36.70')
+    expect(ahead(script, 'series')).toMatchObject({ value: expect.closeTo(273.0, 6), leads: 0.1 })
+    expect(ahead(script, 'trigger')).toMatchObject({ from: 'card', value: expect.closeTo(92.1, 6), leads: 0.1 })
+  })
+
+  test('nothing leads through an open winding, whether or not the others are read', () => {
+    const script = twin().read('high', 'OL')
+    expect(ahead(script, 'series')).toEqual({ quantity: 'resistance', from: 'parts', open: true })
+    expect(ahead(twin().put(leads(0.1)).read('high', 'OL'), 'series')).not.toHaveProperty('leads')
+  })
+
+  test('a reading that is held, or gone, tells nothing', () => {
+    const held = twin().read('low', '322').read('high', '36.7k')
+    expect(held.state().holding).toBeDefined()
+    expect(ahead(held, 'series')).toBeUndefined()
+    const back = twin().read('low', '322').read('high', '36.7')
+    back.put({ kind: 'take-back', entry: back.run.entries.at(-1)?.id ?? '', reason: 'another pair' })
+    expect(ahead(back, 'series')).toBeUndefined()
+  })
+
+  test('a part of a sum is the whole less the others', () => {
+    const script = twin().read('series', '358.4')
+    expect(ahead(script, 'low')).toBeUndefined()
+    expect(ahead(script.read('high', '36.5'), 'low')).toMatchObject({ from: 'whole', value: expect.closeTo(321.9, 6) })
+    expect(ahead(twin().read('series', '30').read('high', '36.5'), 'low')).toBeUndefined()
+  })
+
+  test('a part that is not at the reference: the card’s figures at its temperature', () => {
+    const told = ahead(twin(12), 'low')
+    expect(told).toMatchObject({ from: 'card', partC: 12 })
+    expect([told?.value, told?.low, told?.high].map((ohms) => ohms?.toFixed(1))).toEqual(['308.0', '277.2', '338.8'])
+    expect(ahead(twin(20), 'low')).toBeUndefined()
+    expect(ahead(new Script(twinCard()), 'low')).toBeUndefined()
+    expect(ahead(twin(12), 'frame')).toBeUndefined()
+  })
+
+  test('legs of a star have no reading of their own: the card says it', () => {
+    const script = new Script(chargingCard()).ready(40).read('uv', '0.67')
+    expect(ahead(script, 'vw')).toMatchObject({ from: 'card', partC: 40 })
+  })
+})
+
+describe('amperes and volts', () => {
+  const supply = (volts: number, on = false): EntryBody => ({
+    kind: 'supply',
+    text: String(volts),
+    volts,
+    u: 0.05,
+    while: on ? 'on' : 'off',
+  })
+  const valve = () => new Script(valveCard()).ready(31)
+
+  test('volts over the ohms this coil reads, warm as it is, and what stands in series', () => {
+    expect(ahead(valve().put(supply(24)), 'draw')).toBeUndefined()
+    expect(ahead(valve().read('coil', '8.00'), 'draw')).toBeUndefined()
+    const script = valve().read('coil', '8.00').put(supply(24))
+    expect(ahead(script, 'draw')).toEqual({ quantity: 'current', from: 'volts', volts: 24, ohms: 8, value: 3 })
+    expect(ahead(script, 'draw', { conditions: { seriesOhms: 4 } })?.value).toBeCloseTo(2, 6)
+    expect(ahead(script.put(supply(22, true)), 'draw')?.value).toBeCloseTo(2.75, 6)
+  })
+
+  test('a lamp in series by its law, with its share of its power', () => {
+    const script = valve().read('coil', '23.3').put(supply(24.9, true))
+    const told = ahead(script, 'draw', { conditions: { lamp: { volts: 24, watts: 21 } } })
+    expect(told?.value).toBeCloseTo(0.58, 2)
+    expect(told?.lampShare).toBeCloseTo(0.31, 2)
+  })
+
+  test('alternating volts at another speed, in proportion', () => {
+    const script = new Script(chargingCard()).ready()
+    expect(ahead(script, 'volts')).toBeUndefined()
+    script.read('volts', '11.9', { pair: ['U', 'V'], conditions: { rpm: 850 } })
+    expect(ahead(script, 'volts', { pair: ['U', 'V'] })).toMatchObject({
+      from: 'speed',
+      rpm: 3000,
+      value: expect.closeTo(42, 6),
+    })
+    expect(ahead(script, 'volts', { pair: ['V', 'W'] })).toBeUndefined()
+    script.read('volts', '41.9', { pair: ['U', 'V'], conditions: { rpm: 3000 } })
+    expect(ahead(script, 'volts', { pair: ['U', 'V'] })).toBeUndefined()
+  })
+})

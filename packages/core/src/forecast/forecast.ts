@@ -1,0 +1,27 @@
+import type { Quantity } from '../document'
+
+/** What the display should show at the next reading, before it is taken, and what says so. SI units, °C. */
+export interface Forecast {
+  quantity: Quantity
+  /**
+   * `parts`: what this unit's windings read, through the network; `whole`: a sum's whole less its other parts; `card`: the card's figure at
+   * the part's temperature; `speed`: volts in proportion to the speed; `volts`: volts over the ohms read
+   */
+  from: 'parts' | 'whole' | 'card' | 'speed' | 'volts'
+  /** no path leads there: it should read over range */
+  open?: true
+  value?: number
+  /** the card's limits as the display should show them */
+  low?: number
+  high?: number
+  /** what the leads add to it, ohms */
+  leads?: number
+  /** the part's temperature that the card's figure was moved to */
+  partC?: number
+  /** the speed it was scaled to */
+  rpm?: number
+  volts?: number
+  ohms?: number
+  /** a lamp in series: its share of its rated power */
+  lampShare?: number
+}

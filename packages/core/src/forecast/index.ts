@@ -1,0 +1,2 @@
+export type { Forecast } from './forecast'
+export { forecastOf } from './forecastOf'
