@@ -52,6 +52,7 @@ function told(story: Story): { unit: Unit; runs: ShopRun[] } {
     id: nextId(story.takenIn),
     tag: story.tag,
     ...(story.serial === undefined ? {} : { serial: story.serial }),
+    ...(card.variants[0] ? { variant: card.variants[0].id } : {}),
     history: story.history,
     complaint: story.complaint,
     words: story.words,
@@ -115,7 +116,8 @@ const shop: Shop = shopSchema.parse({
   version: 1,
   settings,
   people,
-  instruments,
+  // those with a knob have no key that zeroes: the figure is taken off
+  instruments: instruments.map((one) => (one.ranging === 'hand' ? { ...one, zero: 'subtract' as const } : one)),
   cards,
   units: all.map((one) => one.unit),
   runs: all.flatMap((one) => one.runs),

@@ -5,6 +5,9 @@ let tags = 0
 
 /** The bench as a technician uses it: keys from anywhere on the screen, eyes on the title, the figure and the verdict. */
 export class BenchPage {
+  /** keys pressed on the bench so far */
+  keys = 0
+
   constructor(
     readonly page: Page,
     readonly address: string,
@@ -38,7 +41,10 @@ export class BenchPage {
   }
 
   /** Takes a part in by keyboard alone and takes it to the bench. @returns its tag */
-  async takeIn(card: string, options: { history?: 'used' | 'rewound'; words?: string } = {}): Promise<string> {
+  async takeIn(
+    card: string,
+    options: { history?: 'used' | 'rewound'; variant?: string; complaint?: string; words?: string } = {},
+  ): Promise<string> {
     await this.home()
     const tag = `T-${process.pid}-${++tags}`
     const { keyboard } = this.page
@@ -53,7 +59,13 @@ export class BenchPage {
     await keyboard.press('Enter')
     if (options.history) await pick(this.page, 'condition', options.history)
     await keyboard.press('Enter')
+    if (options.complaint) await pick(this.page, 'complaint', options.complaint)
     await keyboard.press('Enter')
+    const which = this.page.getByRole('combobox', { name: 'which of them' })
+    if (await which.isVisible()) {
+      await pick(this.page, 'which of them', options.variant ?? 'remote control')
+      await keyboard.press('Enter')
+    }
     await keyboard.type(options.words ?? 'made up for a test')
     await keyboard.press('Enter')
     await expect(this.page.getByRole('button', { name: new RegExp(tag) })).toBeVisible()
@@ -67,10 +79,51 @@ export class BenchPage {
   async type(text: string): Promise<void> {
     for (const key of text) await this.page.keyboard.press(key === ' ' ? 'Space' : key)
     await this.page.keyboard.press('Enter')
+    this.keys += text.length + 1
   }
 
   async press(...keys: string[]): Promise<void> {
     for (const key of keys) await this.page.keyboard.press(key)
+    this.keys += keys.length
+  }
+
+  /** Types words into the line that is open, and keeps them. */
+  async say(words: string): Promise<void> {
+    await this.page.keyboard.type(words)
+    await this.page.keyboard.press('Enter')
+    this.keys += words.length + 1
+  }
+
+  /** Takes another meter in hand, key by key. */
+  async take(meter: string): Promise<void> {
+    const inHand = this.page.getByRole('region', { name: 'The unit' })
+    await this.pressUntil('j', inHand, meter)
+    await expect(inHand).toContainText(meter)
+  }
+
+  /** Goes to any two points, as typed. */
+  async points(words: string): Promise<void> {
+    await this.press('p')
+    await expect(this.page.getByLabel(/^Which two points/)).toBeFocused()
+    await this.say(words)
+    await settled(this.page)
+  }
+
+  /** Goes up or down the path until the title says so. */
+  async goTo(words: string | RegExp, way: 'ArrowUp' | 'ArrowDown' = 'ArrowDown'): Promise<void> {
+    await this.pressUntil(way, this.title, words)
+  }
+
+  /** Presses a key until something says so, each time once what it says has changed. */
+  private async pressUntil(key: string, where: Locator, words: string | RegExp): Promise<void> {
+    for (let presses = 0; presses < 40; presses++) {
+      const said = (await where.textContent()) ?? ''
+      if (typeof words === 'string' ? said.includes(words) : words.test(said)) return
+      await settled(this.page)
+      await this.press(key)
+      await expect(where).not.toHaveText(said)
+    }
+    throw new Error(`${key} never led to ${String(words)}`)
   }
 
   /** Looks, makes safe, enters the temperature measured on the part, and zeroes the leads in the meter. */

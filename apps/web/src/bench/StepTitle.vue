@@ -41,15 +41,15 @@ const length = computed(
       ? pair.value.reduce((sum, one) => sum + (one.terminal?.label ?? one.id).length, 0)
       : place.value.length),
 )
-const plain: Partial<Record<Step['kind'], string>> = {
+const plain = computed<Partial<Record<Step['kind'], string>>>(() => ({
   look: 'Look at the part',
   isolate: 'Make it safe',
   temperature: 'How warm is it?',
   leads: 'Touch the tips together',
-  'frame-proof': 'Touch both tips to bare frame',
+  'frame-proof': `Touch both tips to bare ${terminalOf(props.card, 'frame')?.label ?? 'frame'}`,
   supply: 'Switch it on',
   finding: 'What was found',
-}
+}))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plugsOf } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
 import PlugFace from '../drawings/PlugFace.vue'
@@ -14,7 +15,8 @@ const pair = computed(() => point.value?.pair)
 /** one of several that are looked at together: bars, leads, places on a curve */
 const inSet = computed(() => point.value?.index !== undefined || point.value?.x !== undefined)
 const plugs = computed(() => {
-  const all = (bench.run?.card.plugs ?? []).filter((plug) => plug.cavities.length > 0)
+  if (!bench.run) return []
+  const all = plugsOf(bench.run.card, bench.run.unit.variant).filter((plug) => plug.cavities.length > 0)
   const touched = all.filter((plug) =>
     plug.cavities.some((cavity) => cavity.terminal !== null && pair.value?.includes(cavity.terminal)),
   )

@@ -6,9 +6,10 @@ import { useFigures } from '../words/figures'
 import { complaintWords, familyWords } from '../words/kinds'
 
 /** The unit on the bench, and what it is measured with: leads, temperature, meter, tips or clips. */
-defineProps<{ run: Run }>()
+const props = defineProps<{ run: Run }>()
 const bench = useBench()
 const figures = useFigures()
+const variant = computed(() => props.run.card.variants.find(({ id }) => id === props.run.unit.variant)?.label)
 const leadsWords = computed(() => {
   const entry = bench.state?.tape.entries.findLast(
     (one) =>
@@ -35,7 +36,9 @@ const partWords = computed(() => {
         run.unit.tag
       }}</RouterLink>
       <strong class="name">{{ run.card.name.maker }} {{ run.card.name.model }}</strong>
-      <span class="kind">{{ familyWords[run.card.family] }}, {{ run.unit.history }}</span>
+      <span class="kind">{{
+        [familyWords[run.card.family], variant, run.unit.history].filter(Boolean).join(', ')
+      }}</span>
       <span class="words muted">{{
         run.unit.words ? `“${run.unit.words}”` : run.unit.complaint.map((one) => complaintWords[one]).join(', ')
       }}</span>

@@ -1,5 +1,5 @@
 import type { CardView, QueueUnit } from '@sure-spool/contract'
-import { planSteps, prepareCard, type Card, type Step } from '@sure-spool/core'
+import { planSteps, plugsOf, prepareCard, type Card, type Step } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { ask } from '../store/api'
 import { keepCard, readCard } from '../store/cardCopies'
@@ -28,7 +28,7 @@ export function useLastStep(unit: () => QueueUnit | undefined) {
   })
   const ring = computed<string[]>(() => (step.value?.kind === 'reading' ? (step.value.point.pair ?? []) : []))
   const plug = computed(() =>
-    card.value?.plugs.find(({ cavities }) =>
+    plugsOf(card.value ?? { plugs: [] }, unit()?.variant).find(({ cavities }) =>
       cavities.some(({ terminal }) => terminal !== null && ring.value.includes(terminal)),
     ),
   )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RunState } from '@sure-spool/core'
+import { plugsOf, type RunState } from '@sure-spool/core'
 import RolesPanel from '../bench/RolesPanel.vue'
 import PlugFace from '../drawings/PlugFace.vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
@@ -17,7 +17,7 @@ const figures = useFigures()
 <template>
   <div class="two">
     <section>
-      <template v-for="plug in state.run.card.plugs" :key="plug.id">
+      <template v-for="plug in plugsOf(state.run.card, state.run.unit.variant)" :key="plug.id">
         <h2>{{ plug.label }}: {{ heldWords(holdPlug(plug, false, 0)) }}</h2>
         <PlugFace print :card="state.run.card" :plug="plug" />
       </template>

@@ -60,6 +60,9 @@ describe('a check of one run alone', () => {
     expect(limitOf('G', 'T', 'resistance')).toEqual(['derived'])
     expect(limitOf('G', 'V', 'resistance')).toEqual([])
     expect(limitOf('G', 'T', 'inductance')).toEqual([])
+    expect(limitOf('T', 'frame', 'resistance')).toEqual(['derived'])
+    expect(limitOf('frame', 'VW', 'resistance')).toEqual(['derived'])
+    expect(limitOf('T', 'frame', 'insulation')).toEqual([])
     const bare = plainCard({ ...card, family: card.family, sources: [] })
     expect(askedOf(bare, '1', ['G', 'T'], 'resistance').limits).toEqual([])
   })
@@ -71,6 +74,19 @@ describe('a check of one run alone', () => {
     expect(state.finding.open.some(({ check }) => check === 'ask-1')).toBe(false)
     expect(script.run.card.checks.some(({ id }) => id === 'ask-1')).toBe(false)
     expect(state.run.card.checks.at(-1)?.id).toBe('ask-1')
+  })
+
+  test('to a frame that the card expects it open to, a path is outside and none is within', () => {
+    const read = (text: string) => {
+      const script = twin()
+        .put(ask('T', 'frame'))
+        .read('ask-1', text, { pair: ['T', 'frame'] })
+      return script.state().checks.find(({ check }) => check.id === 'ask-1')?.verdict
+    }
+    expect(read('OL 40M')).toBe('within')
+    expect(read('2.1')).toBe('outside')
+    const apart = { ...card, checks: card.checks.filter(({ at }) => !JSON.stringify(at).includes('frame')) }
+    expect(askedOf(apart, '1', ['T', 'frame'], 'resistance').limits).toEqual([])
   })
 
   test('its step stands behind all that the card asks, and reading it leaves the hand where it was', () => {

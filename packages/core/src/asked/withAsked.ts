@@ -33,8 +33,8 @@ export type AskedKind = (typeof kinds)[number]
 export const isAskedKind = (kind: CheckKind): kind is AskedKind => kinds.some((one) => one === kind)
 
 /**
- * The check that any two points of a part make. Ohms between points that windings join are judged by what those add up to; all else is kept
- * without a limit.
+ * The check that any two points of a part make. Ohms between points that windings join are judged by what those add up to, and between two
+ * groups that the card expects apart as no path; all else is kept without a limit.
  * @param id unique in the run
  * @example
  * askedOf(scenes.low().run.card, 'x', ['O', 'T'], 'resistance').limits[0].limit // 'derived'
@@ -42,10 +42,7 @@ export const isAskedKind = (kind: CheckKind): kind is AskedKind => kinds.some((o
 export function askedOf(card: Card, id: string, pair: [string, string], kind: AskedKind): Check {
   const label = pair.map((one) => card.terminals.find((terminal) => terminal.id === one)?.label ?? one).join('–')
   const source = card.sources[0]?.id
-  // any ohms will do: only whether a path leads there is asked
-  const windings = card.windings.map(({ id, from, to }) => ({ id, from, to, ohms: 1 }))
-  const joined = pairResistance({ nodes: nodesOf(card), windings, a: pair[0], b: pair[1] }) !== 'Infinity'
-  const derived = kind === 'resistance' && joined && source !== undefined
+  const derived = kind === 'resistance' && source !== undefined && (isJoined(card, ...pair) || isApart(card, pair))
   return {
     id: `${mark}${id}`,
     label,
@@ -55,6 +52,24 @@ export function askedOf(card: Card, id: string, pair: [string, string], kind: As
     limits: derived ? [{ id: `${mark}${id}`, for: 'any', limit: 'derived', source }] : [],
   }
 }
+
+function isJoined(card: Card, a: string, b: string): boolean {
+  // any ohms will do: only whether a path leads there is asked
+  const windings = card.windings.map(({ id, from, to }) => ({ id, from, to, ohms: 1 }))
+  return a === b || pairResistance({ nodes: nodesOf(card), windings, a, b }) !== 'Infinity'
+}
+
+/** Whether a check of the card says that the group of one point is open to the other's. */
+const isApart = (card: Card, [a, b]: [string, string]): boolean =>
+  card.checks.some(({ at, limits }) => {
+    if (!limits.some(({ limit }) => limit !== 'derived' && (limit.kind === 'open' || limit.kind === 'insulation')))
+      return false
+    const ends = 'pair' in at ? [at.pair] : 'each' in at ? at.each.map((one) => [one, at.to] as const) : []
+    return ends.some(
+      ([one, other]) =>
+        (isJoined(card, a, one) && isJoined(card, b, other)) || (isJoined(card, b, one) && isJoined(card, a, other)),
+    )
+  })
 
 const cardsWith = onceFor((_card: Card) => new Map<string, Card>())
 
@@ -71,7 +86,7 @@ export function withAsked(run: Run): Run {
   const asks = all.filter(({ id }) => !takenBack.has(id))
   if (asks.length === 0) return run
   const known = cardsWith(run.card)
-  const key = asks.map(({ id }) => id).join(' ')
+  const key = JSON.stringify(asks.map(({ check }) => check))
   const card = known.get(key) ?? { ...run.card, checks: [...run.card.checks, ...asks.map(({ check }) => check)] }
   known.set(key, card)
   return { ...run, card }

@@ -1,5 +1,5 @@
 import type { Card, Instrument } from '../document'
-import { coarseCard, fourWireMeter, knobMeter, Script, twinCard } from '../testing'
+import { coarseCard, fourWireMeter, knobMeter, plainCard, plainCheck, Script, twinCard } from '../testing'
 import { but, butBand, butCheck, butOpen, butQuantity, butReading, holdClauses, noFigure } from '../testing/clauses'
 import * as comparing from './comparingRules'
 import * as entries from './entryRules'
@@ -12,6 +12,12 @@ const room = { kind: 'temperature', part: 'room', roomC: 20 } as const
 const atRoom = (card: Card = twinCard()) => new Script(card).put({ kind: 'isolation', state: 'loose' }).put(room)
 const zero = (ohms: number, how: 'hardware' | 'subtract' | 'carried' = 'subtract') =>
   ({ kind: 'lead-check', instrument: 'm2', text: String(ohms), ohms, u: 0.018, how }) as const
+const coilOfKilohms = plainCard({
+  family: 'other',
+  terminals: ['1', '2'].map((id) => ({ id, label: id, aliases: [] })),
+  windings: [{ id: 'coil', label: 'coil', from: '1', to: '2', material: 'copper' }],
+  checks: [plainCheck('coil', 'resistance', { pair: ['1', '2'] }, { kind: 'band', min: 9200, max: 11800 })],
+})
 const keyed = (text: string) =>
   ({ kind: 'lead-check', instrument: 'm2', text, ohms: 0, u: 0.018, how: 'hardware' }) as const
 
@@ -227,6 +233,11 @@ holdClauses([
       'the same leads': () =>
         atRoom(coarseCard()).read('ignition', '1.46').put(keyed('0.24')).again('ignition', '1.22'),
     },
+  ],
+  [
+    entries.leakOverBreak,
+    () => low('2.4M'),
+    { 'a prefix that slipped': () => on(coilOfKilohms).read('coil', '10.62M'), 'no figure': noFigure },
   ],
   [
     readings.groundCeiling,

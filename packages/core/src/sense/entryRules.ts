@@ -229,8 +229,11 @@ export const sameAsLast: ReadingRule = {
 /** Megohms on a winding of ohms or kilohms are leakage over a break. */
 export const leakOverBreak: ReadingRule = {
   id: 'leak-over-break',
-  test: ({ evaluation }) => {
+  test: (moment) => {
+    const { evaluation } = moment
     const { net, reason, limit } = evaluation
+    // a prefix that slipped is asked about, not explained
+    if (prefixJump.test(moment)) return null
     if (net === undefined || reason !== 'open-circuit' || (limit?.band.max ?? 0) >= openFrom) return null
     return { severity: 'note', params: { value: net } }
   },

@@ -1,0 +1,27 @@
+import { readFileSync } from 'node:fs'
+import type { RunView } from '@sure-spool/contract'
+import type { BenchPage } from '../benchPage'
+import { expect, type World } from '../world'
+
+export { expect, test } from '../world'
+
+/** What `docs/jobs.md` says a job takes, in keys pressed on the bench. */
+function keysWritten(job: string): number | undefined {
+  const row = readFileSync('docs/jobs.md', 'utf8')
+    .split('\n')
+    .find((line) => line.startsWith(`| ${job} `))
+  const cells = row?.split('|').map((cell) => cell.trim())
+  return cells?.[3] === undefined ? undefined : Number(cells[3])
+}
+
+/** A job worked to its end: the keys it took are those that `docs/jobs.md` says, and all of it is in the record. */
+export async function worked(job: string, bench: BenchPage, world: World): Promise<RunView> {
+  process.stdout.write(`job ${job}: ${bench.keys} keys on the bench\n`)
+  await bench.allSent()
+  const view = await world.get<RunView>(`/runs/${bench.runId}`)
+  expect.soft(bench.keys, `keys of job ${job}, beside docs/jobs.md`).toBe(keysWritten(job))
+  return view
+}
+
+/** The ids of remarks that were ever made in a run, answered or not. */
+export const remarksOf = ({ state }: RunView): string[] => state.remarks.map(({ id }) => id)
