@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RunState } from '@sure-spool/core'
+import { entriesThatStand, type RunState } from '@sure-spool/core'
 import { computed } from 'vue'
 import ReadingRuler from '../drawings/ReadingRuler.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
@@ -19,11 +19,10 @@ const groups = computed(() =>
 const retaken = computed(() =>
   props.lines.filter((line) => line.gone === 'retaken' && line.evaluation.verdict === 'outside'),
 )
-const looks = computed(() =>
-  props.state.tape.entries.flatMap((entry) =>
-    entry.kind === 'look' && !props.state.tape.takenBack.has(entry.id) ? [entry] : [],
-  ),
-)
+/** what was seen last at each place: an earlier look there is superseded */
+const looks = computed(() => [
+  ...new Map(entriesThatStand(props.state.tape, 'look').map((look) => [look.place, look])).values(),
+])
 </script>
 
 <template>

@@ -134,6 +134,26 @@ describe('a habitual second press', () => {
     expect(did.length).toBe(2)
   })
 
+  test('however often it is pressed', () => {
+    press('g')
+    screenChanged(now)
+    for (let presses = 0; presses < 3; presses++) {
+      now += 50
+      press('g')
+    }
+    expect(did.length).toBe(1)
+  })
+
+  test('of a key that was first pressed here is no habit: two alike digits are two', () => {
+    press('d')
+    screenChanged(now)
+    for (let presses = 0; presses < 2; presses++) {
+      now += 20
+      press('g')
+    }
+    expect(did.filter((one) => one.startsWith('go')).length).toBe(2)
+  })
+
   test('of another key counts at once', () => {
     press('g')
     screenChanged(now)

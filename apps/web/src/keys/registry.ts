@@ -18,7 +18,8 @@ const settleMs = 300
 const standing = shallowReactive<StandingKeys[]>([])
 let generation = 0
 let changedAt = -Infinity
-let lastKey = ''
+/** the key pressed last, and whether that was for the screen before this one */
+let last = { key: '', stale: false, at: -Infinity }
 const pressedIn = new Map<string, number>()
 const settledAt = shallowRef<{ situation: string; at: number }>({ situation: '', at: -Infinity })
 
@@ -49,9 +50,10 @@ function nameOf({ ctrlKey, metaKey, altKey, shiftKey, key }: KeyboardEvent): str
 function isStale(event: KeyboardEvent, key: string, now: number): boolean {
   if (event.repeat) return (pressedIn.get(key) ?? generation) !== generation
   pressedIn.set(key, generation)
-  const again = key === lastKey && now - changedAt < settleMs
-  lastKey = key
-  return again
+  const isEarlier = last.stale || last.at <= changedAt
+  const stale = key === last.key && isEarlier && now - changedAt < settleMs
+  last = { key, stale, at: now }
+  return stale
 }
 
 /** What belongs to an open line: anything that prints, and what deletes it. */

@@ -169,7 +169,7 @@ export function useTyping(into: TypedInto) {
       step: one.step.id,
       supersedes: one.entry,
       mistyped: false,
-      reason: one.status === 'again' ? 'second touch' : 'taken again',
+      reason: one.later ? 'on another range' : one.status === 'again' ? 'second touch' : 'taken again',
     }
   }
 

@@ -1,4 +1,4 @@
-import type { Card, Family } from '../document'
+import { plugsOf, type Card, type Family } from '../document'
 import { below } from '../conformance'
 import { pairKey, readsOpen, type Bench, type CheckState, type Evaluation } from '../judgement'
 import type { Remark } from './rule'
@@ -40,7 +40,8 @@ export const windingsUntested: ClosingRule = ({ bench, all, checks }) => {
   )
   const hasFrame = card.terminals.some((terminal) => terminal.id === 'frame') || checks.some((one) => one.check.toFrame)
   const ungrounded = hasFrame ? wound.filter((group) => !group.some((terminal) => framed.has(terminal))) : []
-  const pins = card.plugs.flatMap((plug) => plug.cavities.flatMap((cavity) => cavity.terminal ?? []))
+  const plugs = plugsOf(card, bench.run.unit.variant)
+  const pins = [...new Set(plugs.flatMap((plug) => plug.cavities.flatMap((cavity) => cavity.terminal ?? [])))]
   const unread = pins.filter((pin) => !read.has(pin) && wound.some((group) => group.includes(pin)))
   if (ungrounded.length === 0 && unread.length === 0) return null
   return {

@@ -91,9 +91,9 @@ export const readsLikeLeads: ReadingRule = {
     const plainWire = before.find(
       (one) => one.check.touches.size === 0 && one.net !== undefined && one.net < openFrom,
     )?.net
-    const near = (figure: number | undefined, u: number) =>
-      figure !== undefined && Math.abs(taken - figure) <= 2 * Math.hypot(netU, u)
-    return near(own, leads.u) || near(plainWire, 0) ? { severity: 'warn', params: { value: taken } } : null
+    // what the leads themselves are unsure by is in the net figure's already
+    const near = (figure: number | undefined) => figure !== undefined && Math.abs(taken - figure) <= 2 * netU
+    return near(own) || near(plainWire) ? { severity: 'warn', params: { value: taken } } : null
   },
 }
 

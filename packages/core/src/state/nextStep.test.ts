@@ -72,6 +72,22 @@ describe('the bench follows the hand', () => {
     expect(script.state().step).toBe('low')
   })
 
+  test('what proves nothing on its range leaves the hand free, and is asked again before the set-up is left', () => {
+    const pair = (from: string) => ({ pair: [from, 'frame'] as [string, string] })
+    const script = twin().read('low', '322').read('high', '36.7').read('series', '358.5').read('trigger', '92')
+    script.put({ kind: 'proof', of: 'same-metal', text: '0.1' })
+    const [first, second] = script
+      .state()
+      .steps.flatMap(({ step }) => (step.kind === 'reading' && step.check === 'frame' ? step.id : []))
+    expect(at(script)).toEqual([first, []])
+    expect(at(script.read('frame', 'OL 600', pair('O')))).toEqual([second, []])
+    expect(at(script.read('frame', 'OL 40M', pair('V')))).toEqual(['flex', []])
+    expect(at(script.put(skip('flex')))[0]).toBe(first)
+    expect(script.state().steps.find(({ step }) => step.id === first)).toMatchObject({ status: 'again', later: true })
+    const low = script.state().steps.find(({ step }) => step.id === first)?.entry
+    expect(at(script.read('frame', 'OL 40M', { ...pair('O'), supersedes: low }))[0]).toBe('finding')
+  })
+
   test('what is run alike is one set-up; the other speed is the next, and the first of it comes first', () => {
     const volts = (id: string, rpm: number) =>
       plainCheck(id, 'ac-output', { pair: ['A', 'B'] }, { kind: 'band', min: 9, max: 11 }, { conditions: { rpm } })

@@ -11,7 +11,7 @@ export interface NextStep {
 
 /**
  * The step after the hand: what was read last says where the hand is, on this screen or another. Next is the first open step after it in
- * the same set-up, then one that was left out of it, then the next set-up, and only at the end the first that was left out before. A
+ * the same set-up, then one that was left out of it or proved nothing on the range it was read on, then the next set-up, and only at the end the first that was left out before. A
  * reading that is taken again, what makes ready (a zero, a temperature, the volts), and what was asked besides leave the bench where it was.
  * @param states in the plan's order, the finding last
  * @example
@@ -27,7 +27,7 @@ export function nextStep(states: StepState[], prepared: PreparedCard, tape: Tape
   const setUp = setUpOf(at.step, prepared)
   const same = (one: StepState) => setUpOf(one.step, prepared) === setUp
   const onward = states.slice(hand)
-  const here = open(onward.filter(same))
+  const here = open(onward.filter((one) => same(one) && !(one === at && one.later)))
   if (here) return { step: here.step.id, leftOut: [] }
   const next = open(states.filter(same)) ?? open(onward.slice(0, -1)) ?? open(states)
   return {

@@ -6,6 +6,8 @@ export type StepStatus = 'to-do' | 'done' | 'flagged' | 'skipped' | 'held' | 'ag
 export interface StepState {
   step: Step
   status: StepStatus
+  /** wanted again, and not at once: what it reads proves nothing on that range, and a higher one serves its whole set-up */
+  later?: true
   point?: PointState
   entry?: string
 }

@@ -96,7 +96,11 @@ function readStep(
   const again = finding.open.some(
     (one) => one.entry === entry && (one.why === 'take-again' || one.why === 'clip-on') && one.relation === undefined,
   )
-  return { step, status: again ? 'again' : 'done', point, entry }
+  if (again) return { step, status: 'again', point, entry }
+  const provesNothing = finding.open.some((one) => one.entry === entry && one.why === 'none')
+  return provesNothing && point.reason === 'range-too-low'
+    ? { step, status: 'again', later: true, point, entry }
+    : { step, status: 'done', point, entry }
 }
 
 /** Whether a reading was taken at a step's place. */
