@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import type { ShopView, UnitRuns } from '@sure-spool/contract'
-import { typedReading, type Instrument, type Run } from '@sure-spool/core'
+import type { CardRecord, ShopView, UnitRuns } from '@sure-spool/contract'
+import { typedReading, type EntryBody, type Instrument, type Run } from '@sure-spool/core'
 import request from 'supertest'
 import { v7 } from 'uuid'
 import { begin, entryFor, reading, type World } from './world'
@@ -145,6 +145,28 @@ describe('the next run of a unit', () => {
     expect(again.runs[0]?.outcome).toMatchObject({ what: 'came-back', words: 'no spark warm' })
     expect((await api().get(`/api/v1/units/${v7()}/runs`)).status).toBe(404)
   })
+})
+
+test('a unit that read right, was exchanged and cured what it came from counts against the next pass of its model', async () => {
+  const run = world.shop.runs.find(
+    (one) =>
+      one.entries.some((entry) => entry.kind === 'decision' && entry.what === 'return') &&
+      one.card.id.endsWith('0018'),
+  )
+  if (!run) throw new Error('none of them was returned')
+  const cured = async () =>
+    ((await api().get(`/api/v1/cards/${run.card.id}/record`)).body as CardRecord).curedByExchange
+  const put = async (body: EntryBody, n: number) =>
+    (
+      await api()
+        .post(`/api/v1/runs/${run.id}/entries`)
+        .send({ entries: [entryFor(run, body, { n })] })
+    ).status
+  const before = await cured()
+  expect(await put({ kind: 'decision', what: 'exchange', why: 'still doubted' }, 901)).toBe(200)
+  expect(await cured()).toBe(before)
+  expect(await put({ kind: 'outcome', what: 'ran-well', words: 'the other one cured it' }, 902)).toBe(200)
+  expect(await cured()).toBe(before + 1)
 })
 
 describe('one unit has one open run', () => {

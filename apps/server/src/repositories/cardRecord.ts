@@ -29,11 +29,13 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
       count: sql<number>`count(*)`,
       units: sql<number>`count(distinct ${runs.unit})`,
       back: sql<number>`sum(${runStates.cameBack})`,
+      cured: sql<number>`sum(json_value(${runStates.standing}, '$.decision') <=> 'exchange' and json_value(${runStates.standing}, '$.outcome') <=> 'ran-well')`,
     })
     .from(runStates)
     .innerJoin(runs, eq(runs.id, runStates.run))
     .where(and(eq(runs.card, card), eq(runStates.closed, true)))
     .groupBy(runStates.finding)
+  const passed = counts.find((row) => row.finding === 'no-fault-found')
   const countOf = (word: string) => Number(counts.find((row) => row.finding === word)?.count ?? 0)
   return {
     units: counts.reduce((total, row) => total + Number(row.units), 0),
@@ -42,7 +44,8 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
       undecided: countOf('undecided'),
       'no-fault-found': countOf('no-fault-found'),
     },
-    cameBackAfterPass: Number(counts.find((row) => row.finding === 'no-fault-found')?.back ?? 0),
+    cameBackAfterPass: Number(passed?.back ?? 0),
+    curedByExchange: Number(passed?.cured ?? 0),
     readings: rows.flatMap((row) =>
       row.value === null && !row.open
         ? []

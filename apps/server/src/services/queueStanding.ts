@@ -5,6 +5,7 @@ import { entriesThatStand, type RunState, type StepState } from '@sure-spool/cor
 export function queueStanding(state: RunState): Standing {
   const { run, steps } = state
   const decision = entriesThatStand(state.tape, 'decision').at(-1)
+  const outcome = entriesThatStand(state.tape, 'outcome').at(-1)
   const last = state.tape.entries.at(-1)
   const counted = steps.filter(({ step }) => step.kind !== 'finding')
   return {
@@ -14,6 +15,7 @@ export function queueStanding(state: RunState): Standing {
     step: state.step,
     closed: state.closed,
     ...(decision ? { decision: decision.what } : {}),
+    ...(outcome ? { outcome: outcome.what } : {}),
     done: counted.filter(({ status }) => status === 'done' || status === 'flagged' || status === 'skipped').length,
     steps: counted.length,
     marks: counted.flatMap((one) => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RunState } from '@sure-spool/core'
 import { computed } from 'vue'
-import { cameBackWords, useRecord } from '../cards/useRecord'
+import { recordWords, useRecord } from '../cards/useRecord'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { useFigures } from '../words/figures'
 import { notProvedWords, notTestedWords, type Settling } from '../words/finding'
@@ -23,7 +23,7 @@ const remarks = computed(() =>
 )
 
 const record = useRecord(() => props.state.run.card.id)
-const modelWords = computed(() => (record.value ? cameBackWords(record.value) : ''))
+const modelWords = computed(() => (record.value ? recordWords(record.value) : ''))
 const today = useToday(
   () => props.state.run,
   () => props.state.closed,

@@ -8,7 +8,7 @@ import { useFigures } from '../words/figures'
 import CheckLimits from './CheckLimits.vue'
 import { limitRows } from './limitRows'
 import RevisionsTable from './RevisionsTable.vue'
-import { cameBackWords } from './useRecord'
+import { recordWords } from './useRecord'
 
 /** The figures of a card, check by check, with every unit of it that was tested here as a stroke over its limits. */
 const props = defineProps<{ card: Card; record: CardRecord | undefined; revisions: RevisionRow[]; draft: number }>()
@@ -42,7 +42,7 @@ const sourceOf = (id: string) => props.card.sources.find((source) => source.id =
         ><span class="stroke fault" /> fault found, <span class="n">{{ record.findings['fault-found'] }}</span></span
       ><span class="muted">net of leads, at the reference</span>
     </p>
-    <p v-if="record && cameBackWords(record)" class="strong">{{ cameBackWords(record) }}</p>
+    <p v-if="record && recordWords(record)" class="strong">{{ recordWords(record) }}</p>
     <p v-if="card.name.note" class="muted">{{ card.name.note }}</p>
     <WindingLine class="drawn" :card="card" :values="windingOhms" />
     <div v-for="row in rows" :key="row.id" class="check">

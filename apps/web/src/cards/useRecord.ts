@@ -23,10 +23,18 @@ export function useRecord(card: () => string | undefined): Ref<CardRecord | unde
   return record
 }
 
-/** What is said of a model whose units came back although nothing was found; empty where none did. */
-export function cameBackWords({ cameBackAfterPass: count }: CardRecord): string {
-  if (count === 0) return ''
-  return count === 1
-    ? 'One unit of this model came back after no fault was found: these tests miss what it fails by.'
-    : `${count} units of this model came back after no fault was found: these tests miss what they fail by.`
+/** What became of a model's units that read right, where it speaks against such a pass; empty where it does not. */
+export function recordWords({
+  cameBackAfterPass,
+  curedByExchange,
+}: Pick<CardRecord, 'cameBackAfterPass' | 'curedByExchange'>): string {
+  const back =
+    cameBackAfterPass === 1
+      ? 'One unit of this model came back after no fault was found: these tests miss what it fails by.'
+      : `${cameBackAfterPass} units of this model came back after no fault was found: these tests miss what they fail by.`
+  const cured =
+    curedByExchange === 1
+      ? 'One unit of this model read right, and what it was taken from ran well after its exchange.'
+      : `${curedByExchange} units of this model read right, and what they were taken from ran well after their exchange.`
+  return [cameBackAfterPass > 0 ? back : '', curedByExchange > 0 ? cured : ''].filter((words) => words !== '').join(' ')
 }

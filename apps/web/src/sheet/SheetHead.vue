@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RunState } from '@sure-spool/core'
 import { computed } from 'vue'
-import { cameBackWords, useRecord } from '../cards/useRecord'
+import { recordWords, useRecord } from '../cards/useRecord'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { findingTitle } from '../words/finding'
@@ -18,7 +18,7 @@ const figures = useFigures()
 const title = computed(() => findingTitle(props.state, figures))
 const decisions = computed(() => standingOf(props.state, 'decision'))
 const record = useRecord(() => run.value.card.id)
-const modelWords = computed(() => (record.value ? cameBackWords(record.value) : ''))
+const modelWords = computed(() => (record.value ? recordWords(record.value) : ''))
 const ended = computed(() => run.value.entries.at(-1)?.at)
 const windingNames = (about: (string | number)[]) =>
   about.map((id) => run.value.card.windings.find((winding) => winding.id === id)?.label ?? id).join(', ')

@@ -70,6 +70,8 @@ export const cardRecordSchema = z.object({
   findings: z.object({ 'fault-found': z.number(), undecided: z.number(), 'no-fault-found': z.number() }),
   /** units that came back although no fault had been found */
   cameBackAfterPass: z.number(),
+  /** units that were exchanged although no fault had been found, and what they were taken from ran well after it */
+  curedByExchange: z.number(),
   readings: z.array(
     z.object({
       check: z.string(),

@@ -27,6 +27,7 @@ export const standingSchema = z.object({
   step: z.string(),
   closed: z.boolean(),
   decision: z.string().optional(),
+  outcome: z.enum(['ran-well', 'came-back']).optional(),
   done: z.number(),
   steps: z.number(),
   marks: z.array(markSchema),
