@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test'
-import { pick, settled } from './controls'
+import { pick, settled, write } from './controls'
 
 let tags = 0
 
@@ -73,6 +73,26 @@ export class BenchPage {
     await expect(this.title).toHaveText('Look at the part')
     await settled(this.page)
     return tag
+  }
+
+  /** Takes in several alike on one tray and takes the first of them to the bench. */
+  async takeInTray(card: string, count: number): Promise<void> {
+    await this.home()
+    const { keyboard } = this.page
+    await keyboard.press('i')
+    await expect(this.page.getByLabel('model, maker or kind')).toBeFocused()
+    await keyboard.type(card)
+    await expect(this.page.getByRole('option').first()).toContainText(card)
+    await keyboard.press('Enter')
+    await expect(this.page.getByLabel('tag', { exact: true })).toBeFocused()
+    await keyboard.type(`R${process.pid}-${++tags}01`)
+    await write(this.page.getByLabel('how many alike'), String(count))
+    await this.page.getByLabel('in their own words').fill('one of these shakes the engine')
+    await keyboard.press('Enter')
+    await expect(this.page.getByRole('heading', { level: 1 })).toHaveText(`A tray of ${count}`)
+    await keyboard.press('Enter')
+    await expect(this.title).toHaveText('Look at the part')
+    await settled(this.page)
   }
 
   /** Types a figure and keeps it. */

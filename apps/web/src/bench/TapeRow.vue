@@ -72,7 +72,7 @@ function slipOf(entry: Entry): Slip {
         figure: entry.text,
         unit: 'Ω',
         mark: 'done',
-        foot: `${clock(entry.at)} ${entry.how === 'hardware' ? 'zeroed' : 'taken off'} ${how}`,
+        foot: `${clock(entry.at)} ${entry.how === 'hardware' ? 'zeroed' : entry.how === 'carried' ? 'from before' : 'taken off'}${entry.from ? `, serves the tray since ${clock(entry.from.at)}` : ''} ${how}`,
       }
     case 'temperature':
       return {

@@ -10,6 +10,7 @@ const props = defineProps<{ run: Run }>()
 const bench = useBench()
 const figures = useFigures()
 const variant = computed(() => props.run.card.variants.find(({ id }) => id === props.run.unit.variant)?.label)
+const leadsHow = { hardware: 'Ω zeroed', subtract: 'Ω taken off', carried: 'Ω before, not zeroed since' }
 const leadsWords = computed(() => {
   const entry = bench.state?.tape.entries.findLast(
     (one) =>
@@ -17,7 +18,7 @@ const leadsWords = computed(() => {
   )
   if (bench.meter?.fourWire) return { value: 'four wires', how: '' }
   return entry?.kind === 'lead-check'
-    ? { value: `${entry.text}`, how: entry.how === 'hardware' ? 'Ω zeroed' : 'Ω taken off' }
+    ? { value: `${entry.text}`, how: leadsHow[entry.how] }
     : { value: 'not zeroed', how: '' }
 })
 const partWords = computed(() => {

@@ -43,18 +43,23 @@ export function useTray(id: () => string | undefined): Tray {
     return round.find((one) => one.id !== unit && pileOf(one) === 'to-do')
   }
 
-  /** Takes the next one to the bench and carries the leads over as they were last checked; how they read is still to be seen. */
+  /** Takes the next one to the bench. A zero serves the tray for an hour (METHODS 2); an older one is a value, and is only shown. */
   async function goOn(unit: QueueUnit): Promise<string> {
     const { state, run } = bench
     const meter = bench.meter?.id
     const leads = state?.tape.leadChecks.findLast((check) => check.instrument === meter)
-    const carries = leads && run && Date.now() - Date.parse(leads.at) < longestCarried
+    const zeroedAt = leads?.from?.at ?? leads?.at ?? ''
+    const carries = leads && run && Date.now() - Date.parse(zeroedAt) < longestCarried
     const next = await bench.startFor(unit)
     if (!carries) return next
     await bench.open(next)
     if (bench.state?.tape.leadChecks.length === 0) {
       const { instrument, text, ohms, u } = leads
-      bench.add({ kind: 'lead-check', instrument, text, ohms, u, how: 'carried' })
+      const serves = Date.now() - Date.parse(zeroedAt) < longestServing && leads.how !== 'carried'
+      const how = serves
+        ? { how: leads.how, from: { run: leads.from?.run ?? run.id, at: zeroedAt } }
+        : { how: 'carried' as const }
+      bench.add({ kind: 'lead-check', instrument, text, ohms, u, ...how })
     }
     return next
   }
@@ -62,4 +67,5 @@ export function useTray(id: () => string | undefined): Tray {
   return { units, load, nextAfter, goOn }
 }
 
+const longestServing = 3_600_000
 const longestCarried = 2 * 3_600_000

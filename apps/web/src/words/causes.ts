@@ -10,6 +10,7 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
   const [first = '', second = ''] = cause.of
   const name = capital(namesOf(card, cause.of))
   const check = capital(checkLabel(card, first))
+  const frame = `the ${terminalLabel(card, 'frame')}`
   const blades = `${terminalLabel(card, first)}–${terminalLabel(card, second)}`
   switch (cause.kind) {
     case 'winding-open':
@@ -23,9 +24,9 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
     case 'joint':
       return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
     case 'to-frame':
-      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} the frame${ohmsOf(cause, state, figures)}${alongOf(cause, card)}.`
+      return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} ${frame}${ohmsOf(cause, state, figures)}${alongOf(cause, card)}.`
     case 'insulation-low':
-      return `${name} ${cause.of.length > 1 ? 'leak' : 'leaks'} to the frame${ohmsOf(cause, state, figures)}${voltsOf(cause, figures)}.`
+      return `${name} ${cause.of.length > 1 ? 'leak' : 'leaks'} to ${frame}${ohmsOf(cause, state, figures)}${voltsOf(cause, figures)}.`
     case 'bridged':
       return `${name} are joined${ohmsOf(cause, state, figures)}.`
     case 'other-kind':

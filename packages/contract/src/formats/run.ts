@@ -84,6 +84,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     ohms: figureSchema,
     u: figureSchema.min(0),
     how: z.enum(['hardware', 'subtract', 'carried']),
+    from: z.strictObject({ run: idSchema, at: momentSchema }).optional(),
   }),
   z.strictObject({
     ...head,

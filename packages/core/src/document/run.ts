@@ -78,6 +78,8 @@ export type EntryBody =
       ohms: number
       u: number
       how: 'hardware' | 'subtract' | 'carried'
+      /** a zero that serves several runs of one tray: where it was made, and when */
+      from?: { run: string; at: string }
     }
   | {
       kind: 'proof'

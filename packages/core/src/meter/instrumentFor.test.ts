@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { bridgeMeter, growler, insulationTester, knobMeter, pocketMeter } from '../testing'
+import { bridgeMeter, growler, insulationTester, knobMeter, pocketMeter, windingTester } from '../testing'
 import { instrumentFor, instrumentsFor } from '.'
 
 const kit = [pocketMeter, knobMeter, insulationTester, bridgeMeter, growler]
@@ -26,5 +26,12 @@ describe('a step asks for an instrument that reads its quantity', () => {
     expect(instrumentFor(kit, 'inductance', 'k3')?.id).toBe('l4')
     expect(instrumentFor(kit, 'insulation', 'k3')?.id).toBe('k3')
     expect(instrumentFor(kit, 'field', 'm2')).toBeUndefined()
+  })
+  test('one taken up for something else stays in the hand where it is made for this too, unless another was taken up for it', () => {
+    const both = [...kit, windingTester]
+    expect(instrumentFor(both, 'insulation', undefined, 'w5')?.id).toBe('w5')
+    expect(instrumentFor(both, 'insulation', 't1', 'w5')?.id).toBe('t1')
+    expect(instrumentFor(both, 'insulation', undefined, 'k3')?.id).toBe('t1')
+    expect(instrumentFor(both, 'current', undefined, 'w5')?.id).toBe('m2')
   })
 })

@@ -19,6 +19,7 @@ export const instrumentsFor = (instruments: Instrument[], quantity: Quantity): I
 /**
  * The instrument for a step: the one in the hand where it reads the quantity, else the first that does.
  * @param inHand the id of the one that was used last for it
+ * @param takenLast the id of the one that was taken up last, for whatever: it stays in the hand where it is made for this quantity too
  * @returns undefined where none can
  * @example
  * instrumentFor([pocketMeter, knobMeter], 'resistance', 'k3')?.id // 'k3'
@@ -27,7 +28,10 @@ export function instrumentFor(
   instruments: Instrument[],
   quantity: Quantity,
   inHand: string | undefined,
+  takenLast = '',
 ): Instrument | undefined {
   const able = instrumentsFor(instruments, quantity)
-  return able.find(({ id }) => id === inHand) ?? able[0]
+  return (
+    able.find(({ id }) => id === inHand) ?? able.find((one) => one.id === takenLast && has(one, quantity)) ?? able[0]
+  )
 }

@@ -65,7 +65,7 @@ export const staleZero: ReadingRule = {
     }
     const zero = checks.find((check) => check.id === leads.entry)
     // one that reaches back from later is as fresh as can be
-    const ageMs = zero && zero.n < entry.n ? Date.parse(entry.at) - Date.parse(zero.at) : 0
+    const ageMs = zero && zero.n < entry.n ? Date.parse(entry.at) - Date.parse(zero.from?.at ?? zero.at) : 0
     if (ageMs > oldZeroMs) return { severity: 'warn', params: { why: 'age', minutes: Math.round(ageMs / 60_000) } }
     const zeroAt = zero?.n ?? -1
     const moved = bench.tape.proofs.some((proof) => proof.of === 'jack' && proof.n < entry.n && proof.n > zeroAt)
@@ -100,6 +100,12 @@ export const readsLikeLeads: ReadingRule = {
 const passesOpen = ({ evaluation }: Moment): boolean =>
   evaluation.limit?.expectOpen !== undefined && evaluation.verdict === 'within'
 
+/** By ohms or at volts; or it would, but for the few volts of a multimeter. */
+const passesGround = (moment: Moment): boolean =>
+  passesOpen(moment) ||
+  moment.evaluation.reason === 'low-voltage-test' ||
+  (moment.evaluation.limit?.kind === 'insulation' && moment.evaluation.verdict === 'within')
+
 function proved(moment: Moment, kinds: string[]): boolean {
   const { tape } = moment.bench
   const touched = kinds.includes('tips') && tape.leadChecks.some((check) => check.how !== 'carried')
@@ -118,5 +124,5 @@ export const meterUnproved: ReadingRule = {
 export const frameUnproved: ReadingRule = {
   id: 'frame-unproved',
   about: ({ toFrame }) => toFrame,
-  test: (moment) => (passesOpen(moment) && !proved(moment, ['same-metal']) ? { severity: 'warn', params: {} } : null),
+  test: (moment) => (passesGround(moment) && !proved(moment, ['same-metal']) ? { severity: 'warn', params: {} } : null),
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Card } from '../document'
+import type { Card, EntryBody } from '../document'
 import { coarseCard, insulationTester, knobMeter, plainCheck, relayCard, Script, twinCard, valveCard } from '../testing'
 import { but, butCheck, butOpen, butQuantity, butReading, holdClauses, momentOf, noFigure } from '../testing/clauses'
 import * as driving from './drivingRules'
@@ -22,6 +22,15 @@ const testing = (volts: string, more: Partial<Card['care']> = {}) =>
     .read('shell', `${volts} 2.1G`, shell)
 const at = (testVolts: number) => butCheck({ conditions: { testVolts } })
 const framed = (text: string) => new Script(twinCard()).read('frame', text, { pair: ['O', 'frame'] })
+
+/** A zero made in an earlier run of the tray. */
+const ofTheTray = (at: string) => ({ ...zero(0.1), from: { run: '019a1111-0000-7000-8000-000000000009', at } })
+
+const atVolts = (text: string, ...first: EntryBody[]) => {
+  const script = new Script(valveCard(), { instruments: [insulationTester] })
+  for (const body of first) script.put(body)
+  return script.read('shell', text, { pair: ['1', 'frame'] })
+}
 
 holdClauses([
   [
@@ -48,6 +57,15 @@ holdClauses([
     setUp.meterUnproved,
     () => new Script(twinCard()).put(zero(0.1, 'carried')).read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
     { 'insulation, which has its own proof': butQuantity('insulation') },
+  ],
+  [
+    setUp.frameUnproved,
+    () => atVolts('200M 500V'),
+    {
+      leakage: () => atVolts('20M 500V'),
+      proved: () => atVolts('200M 500V', { kind: 'proof', of: 'same-metal', text: '0.1' }),
+      'not to frame': butCheck({ toFrame: false }),
+    },
   ],
   [
     setUp.frameUnproved,
@@ -100,6 +118,14 @@ holdClauses([
       'four wires': but(({ leads }) => ({ leads: { ...leads, from: 'four-wire' } as never })),
       'no leads known': but({ leads: undefined as never }),
       'open is expected': butOpen,
+    },
+  ],
+  [
+    setUp.staleZero,
+    () => new Script(twinCard()).put(ofTheTray('2026-03-02T07:55:00.000Z')).read('low', '318'),
+    {
+      'a zero of the tray within the hour': () =>
+        new Script(twinCard()).put(ofTheTray('2026-03-02T08:10:00.000Z')).read('low', '318'),
     },
   ],
   [

@@ -72,6 +72,12 @@ describe('the bench follows the hand', () => {
     expect(script.state().step).toBe('low')
   })
 
+  test('tips on bare frame begin the tests to it', () => {
+    const script = new Script(twinCard()).put({ kind: 'proof', of: 'same-metal', text: '0.1' })
+    expect(at(script)).toEqual(['frame:O-frame', []])
+    expect(at(script.put({ kind: 'temperature', part: 'room', roomC: 20 }))).toEqual(['frame:O-frame', []])
+  })
+
   test('what proves nothing on its range leaves the hand free, and is asked again before the set-up is left', () => {
     const pair = (from: string) => ({ pair: [from, 'frame'] as [string, string] })
     const script = twin().read('low', '322').read('high', '36.7').read('series', '358.5').read('trigger', '92')

@@ -46,12 +46,16 @@ function handAt(states: StepState[], tape: Tape): number {
   }
   let [hand, latest] = [-1, -1]
   for (const [i, { step, entry }] of states.entries()) {
-    if (entry === undefined || (step.kind !== 'reading' && step.kind !== 'answer') || isAsked(step.check)) continue
+    if (entry === undefined || !movesTheHand(step)) continue
     const n = firstOf(entry)
     if (n >= latest) [hand, latest] = [i, n]
   }
   return hand
 }
+
+/** What makes ready leaves the hand; both tips on bare frame are the first of the tests to it. */
+const movesTheHand = (step: Step): boolean =>
+  step.kind === 'frame-proof' || ((step.kind === 'reading' || step.kind === 'answer') && !isAsked(step.check))
 
 /** What one way of holding the part serves: windings, ground, or what is driven or run alike. */
 function setUpOf(step: Step, { checks }: PreparedCard): string {

@@ -1,6 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Card, EntryBody } from '../document'
-import { armatureCard, plainCheck, relayCard, Script, senderCard, twinCard, valveCard } from '../testing'
+import {
+  armatureCard,
+  insulationTester,
+  plainCheck,
+  pocketMeter,
+  relayCard,
+  Script,
+  senderCard,
+  twinCard,
+  valveCard,
+} from '../testing'
 import { isClosed } from './runState'
 import { summarise } from './summary'
 
@@ -86,6 +96,23 @@ describe('how far a step is', () => {
     const backwards = new Script(relayCard()).ready().read('coil', '90')
     backwards.read('driven', '.1', { pair: ['30', '87'], conditions: { drive: { plus: '86', minus: '85' } } })
     expect(statusOf(backwards, 'driven:30-87')).toBe('to-do')
+  })
+
+  test.each([
+    ['~200M 500V', 'hold-until-settled', 'again', undefined],
+    ['200M 300V', 'test-voltage-low', 'again', undefined],
+    ['>20M 500V', 'range-too-low', 'again', true],
+    ['200M 500V', 'insulation-holds', 'done', undefined],
+    ['20M 500V', 'leakage', 'done', undefined],
+  ])('insulation %s (%s) is %s', (text, reason, status, later) => {
+    const step = stepOf(
+      new Script(valveCard(), { instruments: [pocketMeter, insulationTester] })
+        .ready()
+        .framed()
+        .read('shell', text, { pair: ['1', 'frame'], instrument: 't1' }),
+      'shell',
+    )
+    expect([step?.point?.reason, step?.status, step?.later]).toEqual([reason, status, later])
   })
 
   test('held by a stop, wanted again, or done', () => {

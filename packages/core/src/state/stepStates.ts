@@ -81,6 +81,9 @@ function seen(bench: Bench, step: Step, checks: CheckState[], finding: Finding):
 const done = (step: Step, entry: { id: string } | undefined): StepState =>
   entry ? { step, status: 'done', entry: entry.id } : { step, status: 'to-do' }
 
+/** Insulation whose volts or ohms had not come up yet: the tips stay where they are. */
+const notThereYet: ReadonlySet<string> = new Set(['hold-until-settled', 'test-voltage-low'])
+
 function readStep(
   step: Extract<Step, { kind: 'reading' | 'answer' }>,
   checks: CheckState[],
@@ -98,7 +101,9 @@ function readStep(
   )
   if (again) return { step, status: 'again', point, entry }
   const provesNothing = finding.open.some((one) => one.entry === entry && one.why === 'none')
-  return provesNothing && point.reason === 'range-too-low'
+  if (!provesNothing || point.reason === undefined) return { step, status: 'done', point, entry }
+  if (notThereYet.has(point.reason)) return { step, status: 'again', point, entry }
+  return point.reason === 'range-too-low'
     ? { step, status: 'again', later: true, point, entry }
     : { step, status: 'done', point, entry }
 }
