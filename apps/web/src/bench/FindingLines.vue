@@ -19,6 +19,10 @@ const groups = computed(() =>
 const retaken = computed(() =>
   props.lines.filter((line) => line.gone === 'retaken' && line.evaluation.verdict === 'outside'),
 )
+const retakenBecause = (entry: string) => {
+  const by = props.state.tape.gone.get(entry)?.by
+  return (by?.kind === 'reading' && by.reading.reason) || 'taken again'
+}
 /** what was seen last at each place: an earlier look there is superseded */
 const looks = computed(() => [
   ...new Map(entriesThatStand(props.state.tape, 'look').map((look) => [look.place, look])).values(),
@@ -81,10 +85,7 @@ const looks = computed(() => [
       <VerdictMark mark="none" />
       <span class="what"
         ><strong>{{ line.points }}, before</strong
-        ><small
-          >{{ reasonLine(line.evaluation, figures) }};
-          {{ line.evaluation.entry.reading.reason || 'taken again' }}</small
-        ></span
+        ><small>{{ reasonLine(line.evaluation, figures) }}; {{ retakenBecause(line.key) }}</small></span
       >
       <span class="fig n struck">{{ takenParts(line.evaluation, figures).digits }}</span>
       <ReadingRuler small held v-bind="onRuler(line.evaluation)" />

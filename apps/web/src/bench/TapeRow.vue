@@ -106,6 +106,8 @@ function slipOf(entry: Entry): Slip {
         mark: entry.what.every((what) => what === 'sound') ? 'done' : 'flagged',
         foot: `${clock(entry.at)} ${entry.words ?? ''}`,
       }
+    case 'point':
+      return { ...base, head: `new point: ${entry.terminal.label}`, foot: `${clock(entry.at)} ${how}` }
     case 'skip':
       return { ...base, head: 'skipped', mark: 'skipped', foot: `${clock(entry.at)} ${entry.reason}` }
     case 'answer':

@@ -1,6 +1,7 @@
-import { typedConditions, typedPoints } from '@sure-spool/core'
+import { pointMade, typedConditions, typedPoints } from '@sure-spool/core'
 import { ref } from 'vue'
 import { useBench } from '../store/bench'
+import { newId } from '../store/newId'
 import { useShop } from '../store/shop'
 
 type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back' | 'speed' | 'points'
@@ -60,7 +61,7 @@ export function useQuestions(tell: (words: string) => void) {
     const [a, b] = bench.run?.card.terminals ?? []
     ask(
       'points',
-      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries.`,
+      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}.`,
     )
   }
 
@@ -68,7 +69,10 @@ export function useQuestions(tell: (words: string) => void) {
     const typed = bench.run && typedPoints(words, bench.run.card)
     if (!typed) return
     if ('problem' in typed) tell(`${typed.problem} Nothing was asked.`)
-    else bench.goToPoints(typed.pair, typed.kind)
+    else if ('point' in typed) {
+      if (bench.add(pointMade(newId(), typed.point, typed.on)))
+        tell(`“${typed.point}” is a point of this part now: p reads between it and another.`)
+    } else bench.goToPoints(typed.pair, typed.kind)
   }
 
   function undo(): void {

@@ -14,7 +14,7 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
   const blades = `${terminalLabel(card, first)}–${terminalLabel(card, second)}`
   switch (cause.kind) {
     case 'winding-open':
-      return `${name} open.`
+      return `${name} open${cause.between ? `, inside the winding: between ${betweenWords(card, cause)}` : ''}.`
     case 'winding-low': {
       if (cause.share === undefined) return `${name} low: turns short.`
       return `${name} ${Math.round(100 * cause.share)} % low: turns short, at most about that many.`
@@ -22,6 +22,8 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
     case 'winding-high':
       return `${name} ${highWords(cause, state, figures)}.`
     case 'joint':
+      if (cause.between)
+        return `${capital(terminalLabel(card, first))} lead open, between ${betweenWords(card, cause)}.`
       return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
     case 'to-frame':
       return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} ${frame}${ohmsOf(cause, state, figures)}${alongOf(cause, card)}.`
@@ -75,6 +77,9 @@ function highWords({ explains }: Cause, state: RunState, figures: Figures): stri
     ? 'reads high: ohms added in it or at its ends'
     : `reads beyond ${figures.bound(over.bound)}: broken, or ohms added; a higher range tells`
 }
+
+const betweenWords = (card: Card, { between = ['', ''] }: Cause): string =>
+  between.map((id) => terminalLabel(card, id)).join(' and ')
 
 /** Windings by their labels; of a lone terminal its own. */
 function namesOf(card: Card, ids: string[]): string {

@@ -1,4 +1,4 @@
-import { sideOf, type Check, type CheckKind, type Evaluation, type RunState } from '@sure-spool/core'
+import { isAsked, sideOf, type Check, type CheckKind, type Evaluation, type RunState } from '@sure-spool/core'
 import type { Figures } from './figures'
 import { checkLabel, takenAt, terminalLabel } from './points'
 
@@ -62,7 +62,9 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
       const label =
         check.toFrame && stands.length > 1
           ? `stands for ${stands.map((id) => terminalLabel(card, id)).join(', ')}`
-          : checkLabel(card, check.id)
+          : isAsked(check.id)
+            ? 'asked besides the card'
+            : checkLabel(card, check.id)
       return {
         key: entry.id,
         group: groupOfLine(check, toFrame),

@@ -26,6 +26,7 @@ export const summarySchema = z.object({
       share: z.number().optional(),
       ohms: z.number().optional(),
       volts: z.number().optional(),
+      between: z.tuple([z.string(), z.string()]).optional(),
       along: z.object({ winding: z.string(), share: z.number(), u: z.number() }).optional(),
     }),
   ),

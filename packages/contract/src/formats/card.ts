@@ -7,7 +7,7 @@ const sides = z.enum(['top', 'right', 'bottom', 'left'])
 const pair = z.tuple([wordSchema, wordSchema])
 const colour = z.enum(colours)
 
-const terminal = z.strictObject({
+export const terminalSchema = z.strictObject({
   id: wordSchema,
   label: labelSchema,
   aliases: z.array(labelSchema).max(20),
@@ -224,7 +224,7 @@ export const cardSchema = z
       note: wordsSchema.optional(),
     }),
     variants: z.array(z.strictObject({ id: wordSchema, label: labelSchema })).max(50),
-    terminals: z.array(terminal).min(1).max(most.terminals),
+    terminals: z.array(terminalSchema).min(1).max(most.terminals),
     plugs: z.array(plug).max(40),
     windings: z.array(winding).max(400),
     checks: z.array(checkSchema).max(most.checks),

@@ -10,7 +10,7 @@ import {
 } from '@sure-spool/core'
 import { z } from 'zod'
 import { daySchema, figureSchema, idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
-import { cardSchema, checkSchema, conditionsSchema } from './card'
+import { cardSchema, checkSchema, conditionsSchema, terminalSchema } from './card'
 
 export const historySchema = z.enum(['new', 'used', 'rewound'])
 const pair = z.tuple([wordSchema, wordSchema])
@@ -142,6 +142,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     words: wordsSchema.optional(),
   }),
   z.strictObject({ ...head, kind: z.literal('ask'), check: checkSchema }),
+  z.strictObject({ ...head, kind: z.literal('point'), terminal: terminalSchema, on: wordSchema }),
   z.strictObject({ ...head, kind: z.literal('skip'), check: wordSchema, reason: wordsSchema.min(1) }),
   z.strictObject({ ...head, kind: z.literal('answer'), remark: wordSchema, reason: wordsSchema.min(1) }),
   z.strictObject({ ...head, kind: z.literal('take-back'), entry: idSchema, reason: wordsSchema }),

@@ -3,7 +3,7 @@ import type { Check, EntryBody } from '../document'
 import { refusalOf, runState } from '../state'
 import { plainCard, Script, twinCard } from '../testing'
 import { typedPoints } from './typedPoints'
-import { askedOf, withAsked } from './withAsked'
+import { askedOf, pointMade, pointsMade, withAsked } from './withAsked'
 
 const card = twinCard()
 const ask = (a: string, b: string, quantity: Parameters<typeof askedOf>[3] = 'resistance', id = '1'): EntryBody => ({
@@ -31,6 +31,20 @@ describe('two points as typed', () => {
     ['grey tan vac', 'ac-output'],
     ['ohms grey tan', 'resistance'],
   ])('%s: %s', (text, kind) => expect(typedPoints(text, card)).toEqual({ pair: ['G', 'T'], kind }))
+
+  test.each([
+    ['new tan tail on tan', { point: 'tan tail', on: 'T' }],
+    ['New  lug of the coil on violet/white', { point: 'lug of the coil', on: 'VW' }],
+  ])('%s is a point of one’s own', (text, point) => expect(typedPoints(text, card)).toEqual(point))
+
+  test.each([
+    ['new tan tail on pink', '“pink” is no point'],
+    ['new grey on tan', '“grey” is a point of this part already'],
+    ['new tan tail', '“new” is no point'],
+  ])('%s makes none', (text, words) => {
+    const typed = typedPoints(text, card)
+    expect('problem' in typed && typed.problem).toContain(words)
+  })
 
   test('names of several words, and the longest that fits', () => {
     const yellow = plainCard({
@@ -110,6 +124,32 @@ describe('a check of one run alone', () => {
     script.put({ kind: 'take-back', entry: script.run.entries.at(-1)?.id ?? '', reason: 'typed by mistake' })
     expect(withAsked(script.run)).toBe(script.run)
     expect(runState(script.run).steps.some(({ step }) => step.id === 'ask-1')).toBe(false)
+  })
+
+  test('a point off the card is asked of as any other, and what was asked of it goes with it', () => {
+    const script = twin().put(pointMade('1', 'tan tail', 'T'))
+    const made = script.run.entries.at(-1)?.id ?? ''
+    expect(typedPoints('tan tail tan', withAsked(script.run).card)).toEqual({ pair: ['point-1', 'T'] })
+    script.put({ kind: 'ask', check: askedOf(withAsked(script.run).card, '1', ['T', 'point-1'], 'resistance') })
+    expect(script.state().steps.some(({ step }) => step.id === 'ask-1')).toBe(true)
+    expect(pointsMade(script.run.entries)).toEqual(new Map([['point-1', 'T']]))
+    script.put({ kind: 'take-back', entry: made, reason: 'no such tail' })
+    expect(withAsked(script.run)).toBe(script.run)
+    expect(pointsMade(script.run.entries).size).toBe(0)
+  })
+
+  test('a point that is none is refused by its field', () => {
+    const script = twin().put(pointMade('1', 'tan tail', 'T'))
+    const refusal = (point: ReturnType<typeof pointMade>) => {
+      const stamp = { id: 'e', run: script.run.id, n: 99, at: '2026-11-24T15:00:00.000Z', by: 'someone' }
+      return refusalOf(script.run, false, { ...stamp, ...point })?.field
+    }
+    expect(refusal(pointMade('2', 'orange tail', 'O'))).toBeUndefined()
+    expect(refusal(pointMade('2', 'a tail of that tail', 'point-1'))).toBeUndefined()
+    expect(refusal(pointMade('1', 'again', 'T'))).toBe('terminal.id')
+    expect(refusal(pointMade('2', 'tail', 'pink'))).toBe('on')
+    const strange = pointMade('2', 'tail', 'T')
+    expect(refusal({ ...strange, terminal: { ...strange.terminal, id: 'X' } })).toBe('terminal.id')
   })
 
   test('what it cannot be is refused by its field', () => {

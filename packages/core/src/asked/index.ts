@@ -1,2 +1,11 @@
-export { askedOf, isAsked, isAskedKind, withAsked, type AskedKind } from './withAsked'
+export {
+  askedOf,
+  isAsked,
+  isAskedKind,
+  isPointMade,
+  pointMade,
+  pointsMade,
+  withAsked,
+  type AskedKind,
+} from './withAsked'
 export { typedPoints, type TypedPoints } from './typedPoints'

@@ -1,8 +1,12 @@
 import type { Card } from '../document'
 import type { AskedKind } from './withAsked'
 
-/** Two points as a person typed them, what is to be read there where they said so, or a sentence on what cannot be read. */
-export type TypedPoints = { pair: [string, string]; kind?: AskedKind } | { problem: string }
+/**
+ * Two points as a person typed them, and what is to be read there where they said so; a new point, and the terminal on whose lead it lies; or
+ * a sentence on what cannot be read.
+ */
+export type TypedPoints =
+  { pair: [string, string]; kind?: AskedKind } | { point: string; on: string } | { problem: string }
 
 const words: [RegExp, AskedKind][] = [
   [/^(ohms?|ω|r|resistance)$/, 'resistance'],
@@ -18,7 +22,7 @@ const split = /[\s,;–—+-]+/
 
 /**
  * Reads two terminals of a card, by label, alias or id, and a quantity behind them: `grey tan`, `orange to frame insulation`, `yellow 1 and
- * yellow 2 vac`. The longest name that fits is taken, so `violet/white` is not `violet`.
+ * yellow 2 vac`; or a point that the card does not know: `new tan tail on tan`. The longest name that fits is taken, so `violet/white` is not `violet`.
  * @param text as typed; case and what stands between the names do not matter
  * @example
  * typedPoints('grey and tan', scenes.low().run.card).pair // [ 'G', 'T' ]
@@ -28,6 +32,8 @@ export function typedPoints(text: string, card: Card): TypedPoints {
     .flatMap(({ id, label, aliases }) => [label, ...aliases, id].map((name) => ({ id, tokens: tokensOf(name) })))
     .filter(({ tokens }) => tokens.length > 0)
     .sort((a, b) => b.tokens.length - a.tokens.length)
+  const fresh = newPoint.exec(text.normalize('NFC').trim())
+  if (fresh) return pointOn(fresh[1] ?? '', fresh[2] ?? '', names)
   const points: string[] = []
   let kind: AskedKind | undefined
   const typed = tokensOf(text)
@@ -51,6 +57,20 @@ export function typedPoints(text: string, card: Card): TypedPoints {
     }
   if (a === b) return { problem: 'Both are the same point: touch two.' }
   return { pair: [a, b], ...(kind ? { kind } : {}) }
+}
+
+const newPoint = /^new\s+(.+)\s+on\s+(.+)$/i
+interface Name {
+  id: string
+  tokens: string[]
+}
+
+function pointOn(label: string, where: string, names: Name[]): TypedPoints {
+  const isNamed = (text: string, { tokens }: Name) => tokens.join(' ') === tokensOf(text).join(' ')
+  const on = names.find((name) => isNamed(where, name))
+  if (!on) return { problem: `“${where}” is no point of this part, so nothing can lie on it.` }
+  if (names.some((name) => isNamed(label, name))) return { problem: `“${label}” is a point of this part already.` }
+  return { point: label, on: on.id }
 }
 
 const tokensOf = (text: string): string[] =>

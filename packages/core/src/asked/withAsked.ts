@@ -1,9 +1,20 @@
-import { nodesOf, onceFor, type Card, type Check, type CheckKind, type Entry, type Run } from '../document'
+import {
+  nodesOf,
+  onceFor,
+  type Card,
+  type Check,
+  type CheckKind,
+  type Entry,
+  type Run,
+  type Terminal,
+} from '../document'
 import { takenBackIn } from '../judgement'
 import { pairResistance } from '../network'
 
 /** A check of one run alone is told from the card's by its id. */
 const mark = 'ask-'
+/** A point that one run made is told from the card's terminals by its id. */
+const pointMark = 'point-'
 
 /**
  * Whether a check was asked of one run, beside what its card asks (CARD, `ask`).
@@ -74,22 +85,66 @@ const isApart = (card: Card, [a, b]: [string, string]): boolean =>
 const cardsWith = onceFor((_card: Card) => new Map<string, Card>())
 
 /**
- * A run on its card with what was asked of this unit besides; the run itself where nothing was. The same checks on the same card give the
- * same card.
+ * A run on its card with what was asked of this unit besides, and the points that were made for it; the run itself where nothing was. The
+ * same checks and points on the same card give the same card.
  * @example
  * withAsked(scenes.low().run) === scenes.low().run // false
  */
 export function withAsked(run: Run): Run {
-  const all = run.entries.filter(isAsk)
-  if (all.length === 0) return run
+  if (!run.entries.some(({ kind }) => kind === 'ask' || kind === 'point')) return run
   const takenBack = takenBackIn(run.entries)
-  const asks = all.filter(({ id }) => !takenBack.has(id))
-  if (asks.length === 0) return run
+  const stand = run.entries.filter(({ id }) => !takenBack.has(id))
+  const points = stand.flatMap((entry) => (entry.kind === 'point' ? [entry.terminal] : []))
+  const terminals = [...run.card.terminals, ...points]
+  const isThere = new Set(['frame', ...terminals.map(({ id }) => id)])
+  // what was asked of a point goes with it when that is taken back
+  const asks = stand.flatMap((entry) =>
+    entry.kind === 'ask' && pointsOf(entry.check).every((id) => isThere.has(id)) ? [entry.check] : [],
+  )
+  if (asks.length + points.length === 0) return run
   const known = cardsWith(run.card)
-  const key = JSON.stringify(asks.map(({ check }) => check))
-  const card = known.get(key) ?? { ...run.card, checks: [...run.card.checks, ...asks.map(({ check }) => check)] }
+  const key = JSON.stringify([points, asks])
+  const card = known.get(key) ?? { ...run.card, terminals, checks: [...run.card.checks, ...asks] }
   known.set(key, card)
   return { ...run, card }
 }
 
-const isAsk = (entry: Entry): entry is Extract<Entry, { kind: 'ask' }> => entry.kind === 'ask'
+const pointsOf = ({ at }: Check): string[] => ('pair' in at ? at.pair : [])
+
+/**
+ * The points off the card that were made in a run, and the terminal on whose lead each lies (CARD, `point`).
+ * @returns point id → terminal id, in tape order; those taken back are not among them
+ * @example
+ * pointsMade(scenes.low().run.entries).size // 0
+ */
+export function pointsMade(entries: readonly Entry[]): Map<string, string> {
+  const takenBack = takenBackIn(entries)
+  return new Map(
+    entries.flatMap((entry) =>
+      entry.kind === 'point' && !takenBack.has(entry.id) ? [[entry.terminal.id, entry.on] as const] : [],
+    ),
+  )
+}
+
+/**
+ * A new point off the card, as an entry makes it.
+ * @param id unique in the run
+ * @example
+ * pointMade('1', 'tan tail', 'T').terminal.id // 'point-1'
+ */
+export const pointMade = (
+  id: string,
+  label: string,
+  on: string,
+): { kind: 'point'; terminal: Terminal; on: string } => ({
+  kind: 'point',
+  terminal: { id: `${pointMark}${id}`, label, aliases: [] },
+  on,
+})
+
+/**
+ * Whether a terminal was made in a run, beside those of its card.
+ * @example
+ * isPointMade('point-1') // true
+ */
+export const isPointMade = (terminal: string): boolean => terminal.startsWith(pointMark)

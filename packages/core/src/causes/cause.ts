@@ -35,6 +35,8 @@ export interface Cause {
   share?: number
   ohms?: number
   volts?: number
+  /** of `winding-open` and of a `joint` whose lead is broken: the two points between which no path is left */
+  between?: [string, string]
   /** of `to-frame`: where along the winding, if its two ends tell */
   along?: Along
 }

@@ -1,5 +1,6 @@
 import { kindOf } from '../judgement'
 import { alongWinding } from './alongWinding'
+import { openBetween } from './openBetween'
 import { causeKinds, type BareCause, type Candidate, type Cause, type Fact } from './cause'
 import { factsOf, type CauseInput } from './factsOf'
 import { smallestSet } from './smallestSet'
@@ -28,7 +29,8 @@ export function causesOf(input: CauseInput): Cause[] {
 }
 
 /** Of several places read the one nearest the fault tells its ohms best; two ends tell where it is. */
-function placed(input: CauseInput, cause: BareCause, facts: Fact[]): Pick<Cause, 'ohms' | 'along'> {
+function placed(input: CauseInput, cause: BareCause, facts: Fact[]): Partial<Cause> {
+  if (cause.kind === 'winding-open') return openBetween(input, cause)
   if (cause.kind !== 'to-frame') return {}
   const read = facts.flatMap(({ alone }) => (alone.kind === 'to-frame' ? (alone.ohms ?? []) : []))
   const along = alongWinding(input, cause)

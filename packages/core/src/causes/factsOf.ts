@@ -16,6 +16,8 @@ export interface CauseInput {
   faults: Fault[]
   /** checks that what their parts read explains */
   explained: string[]
+  /** points off the card, and the terminal on whose lead each lies */
+  points: Map<string, string>
 }
 
 /** What alternates or moves on a winding follows it. */

@@ -1,5 +1,5 @@
 /** The run: one session of a unit on the bench. Its entries are the only thing kept; all else is computed from them. */
-import type { Card, Check, Conditions, Rule } from './card'
+import type { Card, Check, Conditions, Rule, Terminal } from './card'
 import type { CautionId, ComplaintId, DecisionId, Isolation, LookId, Quantity, WorkId } from './ids'
 
 export interface Run {
@@ -98,6 +98,8 @@ export type EntryBody =
   | { kind: 'work'; what: WorkId; place: string; undoes?: string; rewind?: string; words?: string }
   /** a check of this run alone; its id begins with `ask-` */
   | { kind: 'ask'; check: Check }
+  /** a point off the card, as a coil’s tail; `on` the terminal whose lead it lies on; its id begins with `point-` */
+  | { kind: 'point'; terminal: Terminal; on: string }
   | { kind: 'skip'; check: string; reason: string }
   | { kind: 'answer'; remark: string; reason: string }
   | { kind: 'take-back'; entry: string; reason: string }

@@ -1,3 +1,4 @@
+import { isAsked } from '../asked'
 import type { Family } from '../document'
 import type { RunState } from './runState'
 
@@ -90,7 +91,8 @@ export function notTested(state: RunState): Untested[] {
     const skipped = state.checks.find((one) => one.check.id === check)?.skipped?.reason
     return { what: 'check', check, ...(skipped === undefined ? {} : { skipped }) }
   })
-  const unjudged = state.unjudged.map((check): Untested => ({ what: 'unjudged', check }))
+  // what was asked besides is there for what it tells, and is no test of the card's
+  const unjudged = state.unjudged.filter((id) => !isAsked(id)).map((check): Untested => ({ what: 'unjudged', check }))
   const warm = run.unit.complaint.includes('trips-when-hot') && !wasHot(state)
   const hasLeads = run.card.terminals.some(({ wire }) => wire !== undefined)
   const asked = run.unit.complaint.includes('intermittent') && hasLeads

@@ -1,5 +1,5 @@
-import { isAsked, isAskedKind, withAsked } from '../asked'
-import { nodesOf, type Check, type Entry, type Reading, type Run } from '../document'
+import { isAsked, isAskedKind, isPointMade, withAsked } from '../asked'
+import { nodesOf, type Check, type Entry, type EntryOf, type Reading, type Run } from '../document'
 import { prepareCard, quantityOf } from '../judgement'
 import { textMismatch } from '../quantity'
 import { planSteps } from '../plan'
@@ -35,6 +35,7 @@ export function refusalOf(run: Run, closed: boolean, entry: Entry): Refusal | nu
     clockBackwards(run, entry) ??
     referenceNowhere(withAsked(run), entry) ??
     (entry.kind === 'ask' ? askRefusal(withAsked(run), entry.check) : null) ??
+    (entry.kind === 'point' ? pointRefusal(withAsked(run), entry) : null) ??
     (entry.kind === 'reading' ? readingRefusal(withAsked(run), entry.check, entry.reading) : null)
   )
 }
@@ -69,6 +70,18 @@ function referenceNowhere(run: Run, entry: Entry): Refusal | null {
   return planSteps(prepareCard(run.card, run.unit.variant)).some((step) => step.id === entry.check)
     ? null
     : refused('check', `names "${entry.check}", which is neither a check of this card nor a step of this run`)
+}
+
+/** A point off the card has a name of its own, and lies on a lead of this part. */
+function pointRefusal(run: Run, { terminal, on }: EntryOf<'point'>): Refusal | null {
+  if (!isPointMade(terminal.id))
+    return refused('terminal.id', `is "${terminal.id}"; a point of one run is named point- and more`)
+  const { terminals } = run.card
+  if (terminals.some(({ id }) => id === terminal.id))
+    return refused('terminal.id', `is "${terminal.id}", which this run has already`)
+  return terminals.some(({ id }) => id === on)
+    ? null
+    : refused('on', `names the terminal "${on}", which this card does not have`)
 }
 
 /** What is asked besides is two points of this part, under a name that is its own. */

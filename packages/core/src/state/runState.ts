@@ -1,6 +1,6 @@
 import { causesOf, type Cause } from '../causes'
 import type { Card, Run } from '../document'
-import { withAsked } from '../asked'
+import { pointsMade, withAsked } from '../asked'
 import { planSteps } from '../plan'
 import { closingRules, sumRemarks, watch, type Firing, type LookedOver, type RemarkId } from '../sense'
 import { coreVersion } from '../version'
@@ -30,6 +30,7 @@ import { progressOf } from './stepStates'
 import { verdictsByRelation, withRelations } from './judgedByRelation'
 import { judgeAlone, type JudgedAlone } from './judgeAlone'
 import { standingByCheck } from './standingByCheck'
+import { unjudgedChecks, untestedChecks } from './saidNothing'
 import { findingOf, sumStands, type Finding } from './finding'
 
 /** All that follows from a run's entries. Nothing here is kept as a source: the same run gives the same state. */
@@ -128,6 +129,7 @@ export function runState(given: Run, before?: RunState): RunState {
     relations,
     faults: finding.faults,
     explained,
+    points: pointsMade(run.entries),
   })
   const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
   const closed = isClosed(run)
@@ -237,23 +239,6 @@ function retakenChecks({ tape }: Bench, all: Evaluation[]): string[] {
   })
   return [...new Set(named.map((one) => one.check.id))]
 }
-
-/** Checks for which nothing stands in their stage. */
-const untestedChecks = (checks: CheckState[]): string[] =>
-  checks
-    .filter(({ check, reason, points }) =>
-      check.kind === 'look' ? reason === 'not-read' : points.every(({ evaluation }) => !evaluation),
-    )
-    .map(({ check }) => check.id)
-
-/** Checks that were read, and whose every reading is judged `none`; held ones wait for their answer. */
-const unjudgedChecks = (checks: CheckState[]): string[] =>
-  checks
-    .filter(({ held, points }) => {
-      const read = points.filter(({ evaluation }) => evaluation)
-      return !held && read.length > 0 && read.every(({ verdict }) => verdict === 'none')
-    })
-    .map(({ check }) => check.id)
 
 /**
  * The run under another card revision: a second opinion, nothing is rewritten.

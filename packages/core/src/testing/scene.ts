@@ -1,3 +1,4 @@
+import { pointsMade } from '../asked'
 import type { CauseInput } from '../causes'
 import type { Relation, Run } from '../document'
 import {
@@ -70,6 +71,7 @@ export function sceneOf(script: Script): Scene {
       relations: state.relations,
       faults: state.finding.faults,
       explained: state.explained,
+      points: pointsMade(run.entries),
     },
     standing: (id) => all.filter(({ check, entry }) => check.id === id && !tape.gone.has(entry.id)),
   }
