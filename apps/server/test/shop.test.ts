@@ -150,8 +150,7 @@ describe('the next run of a unit', () => {
 test('a unit that read right, was exchanged and cured what it came from counts against the next pass of its model', async () => {
   const run = world.shop.runs.find(
     (one) =>
-      one.entries.some((entry) => entry.kind === 'decision' && entry.what === 'return') &&
-      one.card.id.endsWith('0018'),
+      one.entries.some((entry) => entry.kind === 'decision' && entry.what === 'return') && one.card.id.endsWith('0018'),
   )
   if (!run) throw new Error('none of them was returned')
   const cured = async () =>

@@ -150,6 +150,7 @@ useScreenKeys(
     skip: questions.skip,
     note: questions.note,
     points: questions.points,
+    compare: questions.neighbour,
     zero: () => bench.goTo('leads'),
     contact: () => bench.turnContact(),
     meter: () => bench.nextMeter(),

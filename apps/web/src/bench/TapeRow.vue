@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sideOf, type Entry } from '@sure-spool/core'
+import { quantityOf, sideOf, type Comparison, type Entry } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
@@ -108,6 +108,13 @@ function slipOf(entry: Entry): Slip {
       }
     case 'point':
       return { ...base, head: `new point: ${entry.terminal.label}`, foot: `${clock(entry.at)} ${how}` }
+    case 'compare':
+      return {
+        ...base,
+        head: `beside: ${entry.with.tag}`,
+        figure: comparedWith(entry.with),
+        foot: `${clock(entry.at)} ${how}`,
+      }
     case 'skip':
       return { ...base, head: 'skipped', mark: 'skipped', foot: `${clock(entry.at)} ${entry.reason}` }
     case 'answer':
@@ -120,6 +127,13 @@ function slipOf(entry: Entry): Slip {
       return { ...base, head: entry.kind }
   }
 }
+
+/** The figures of a reference, as many as fit on a slip. */
+const comparedWith = ({ figures: read }: Comparison): string =>
+  read
+    .map(({ check, value }) => figures.bound(value, quantityOf(bench.state?.prepared.checks.get(check) ?? ohms)))
+    .join(', ')
+const ohms = { kind: 'resistance' } as const
 
 watch(
   () => slips.value.length,

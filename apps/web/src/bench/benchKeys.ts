@@ -49,6 +49,7 @@ export const benchKeys = stateKeys(
     skip: { keys: ['s'], label: 'skip', when: steps },
     note: { keys: ['n'], label: 'note', when: resting },
     points: { keys: ['p'], label: 'any two points', when: free },
+    compare: { keys: ['c'], label: 'a neighbour’s figure', when: ['reading'] },
     zero: { keys: ['z'], label: 'zero the leads', when: steps },
     contact: { keys: ['k'], label: 'tips or clips', when: free },
     meter: { keys: ['j'], label: 'next meter', when: steps },

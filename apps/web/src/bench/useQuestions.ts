@@ -4,7 +4,7 @@ import { useBench } from '../store/bench'
 import { newId } from '../store/newId'
 import { useShop } from '../store/shop'
 
-type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back' | 'speed' | 'points'
+type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back' | 'speed' | 'points' | 'neighbour'
 interface Question {
   kind: Kind
   question: string
@@ -36,6 +36,7 @@ export function useQuestions(tell: (words: string) => void) {
       bench.add({ kind: 'note', words, ...(isReading() && bench.check ? { about: bench.check.id } : {}) })
     else if (kind === 'speed') saySpeed(about, words)
     else if (kind === 'points') goToPoints(words)
+    else if (kind === 'neighbour') compare(words)
     else if (kind === 'keep') bench.add({ kind: 'answer', remark: about, reason: words })
     else bench.add({ kind: 'take-back', entry: about, reason: words })
   }
@@ -73,6 +74,17 @@ export function useQuestions(tell: (words: string) => void) {
       if (bench.add(pointMade(newId(), typed.point, typed.on)))
         tell(`“${typed.point}” is a point of this part now: p reads between it and another.`)
     } else bench.goToPoints(typed.pair, typed.kind)
+  }
+
+  /** The same reading on a neighbour that is good, or thought so: with this meter, here and now. */
+  function neighbour(): void {
+    if (isReading())
+      ask('neighbour', 'What does a good neighbour read there, with this meter? As the display shows it.')
+  }
+
+  function compare(words: string): void {
+    const problem = bench.compareWith(words)
+    if (problem) tell(`“${words}” is no figure to compare with. Nothing was kept.`)
   }
 
   function undo(): void {
@@ -115,5 +127,5 @@ export function useQuestions(tell: (words: string) => void) {
 
   const note = () => ask('note', 'A note')
   const leave = () => void (question.value = null)
-  return { question, ask, answered, leave, undo, skip, takeBack, retake, note, points, askSpeed }
+  return { question, ask, answered, leave, undo, skip, takeBack, retake, note, points, neighbour, askSpeed }
 }

@@ -4,7 +4,7 @@ import {
   conditionWordsOf,
   isAskedKind,
   nextEntry,
-  quantityOf,
+  referenceRead,
   runState,
   type AskedKind,
   type Entry,
@@ -13,7 +13,6 @@ import {
   type Quantity,
   type Run,
   type RunState,
-  type StepPoint,
   type StepState,
 } from '@sure-spool/core'
 import { useEventListener, useNow } from '@vueuse/core'
@@ -30,6 +29,7 @@ import { useOutbox } from './outbox'
 import { plain } from './plain'
 import { startRun, waitingEntries } from './runCopies'
 import { useShop } from './shop'
+import { stepBetween } from './stepBetween'
 import { stepFacts } from './stepFacts'
 
 /** What one tab tells the others of this browser. */
@@ -40,9 +40,6 @@ interface Told {
 
 /** For so long a speed that was said stands for the next reading, milliseconds. */
 const freshMs = 30 * 60_000
-
-const isBetween = ({ pair }: StepPoint, [a, b]: [string, string]): boolean =>
-  pair !== undefined && pair.includes(a) && pair.includes(b)
 
 /** The run on the bench: its tape, its state as core computes it, and what is being done. */
 export const useBench = defineStore('bench', () => {
@@ -206,17 +203,19 @@ export const useBench = defineStore('bench', () => {
     const { prepared } = state.value
     const inHand = facts.check.value?.kind
     const kind = said ?? (inHand && isAskedKind(inHand) ? inHand : 'resistance')
-    const there = steps.value.filter(({ step }) => step.kind === 'reading' && isBetween(step.point, pair))
-    const alike = there.filter(({ step }) => {
-      const check = step.kind === 'reading' ? prepared.checks.get(step.check) : undefined
-      const volts = check?.kind === 'ac-output' || check?.kind === 'dc-output'
-      return check && (volts ? check.kind === kind : quantityOf(check) === quantityOf({ kind }))
-    })
-    const wanted = alike.length > 0 || said ? alike : there
-    const found = wanted.find(({ status }) => status === 'to-do') ?? wanted[0]
-    if (found) return goTo(found.step.id)
+    const found = stepBetween(steps.value, prepared, pair, kind, said !== undefined)
+    if (found !== undefined) return goTo(found)
     const check = askedOf(state.value.run.card, newId(), pair, kind)
     if (add({ kind: 'ask', check })) goTo(check.id)
+  }
+
+  /** Takes what a neighbour reads at this step as a reference. @returns whether the words are no figure */
+  function compareWith(words: string): boolean {
+    const question = facts.next.value
+    const made = typing.readingOf(words)
+    if (!state.value || !question || 'problem' in made) return true
+    const reference = referenceRead(state.value, question, made.reading)
+    return !reference || add({ kind: 'compare', with: reference }) === undefined
   }
 
   const goTo = (id: string | null): void => {
@@ -259,6 +258,7 @@ export const useBench = defineStore('bench', () => {
     takeAgain,
     goTo,
     goToPoints,
+    compareWith,
     move,
     stepOfEntry,
   }

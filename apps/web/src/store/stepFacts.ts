@@ -85,5 +85,5 @@ export function stepFacts({ state, current, meter, person }: Standing) {
     if (!told) return undefined
     return { ...told, resolution: rangeOf(meter(), told.quantity, told.value ?? 0)?.resolution }
   })
-  return { check, quantity, limit, rangeFigure, rangeAsked, rangeInUse, prefix, setUp, forecast }
+  return { check, quantity, limit, rangeFigure, rangeAsked, rangeInUse, prefix, next, setUp, forecast }
 }

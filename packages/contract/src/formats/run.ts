@@ -61,6 +61,22 @@ export const instrumentSchema = z.strictObject({
   functions: z.array(z.strictObject({ quantity: z.enum(quantities), ranges: z.array(rangeSchema).max(40) })).max(20),
 })
 
+export const comparisonSchema = z.strictObject({
+  as: z.enum(['twin', 'neighbour', 'earlier', 'new']),
+  tag: labelSchema,
+  run: idSchema.optional(),
+  figures: z.array(
+    z.strictObject({
+      check: wordSchema,
+      pair: z.tuple([wordSchema, wordSchema]).optional(),
+      index: z.int().min(1).optional(),
+      value: figureSchema,
+      u: figureSchema.min(0),
+    }),
+  ),
+  failed: z.array(wordSchema).max(400).optional(),
+})
+
 const head = {
   id: idSchema,
   run: idSchema,
@@ -143,6 +159,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ ...head, kind: z.literal('ask'), check: checkSchema }),
   z.strictObject({ ...head, kind: z.literal('point'), terminal: terminalSchema, on: wordSchema }),
+  z.strictObject({ ...head, kind: z.literal('compare'), with: comparisonSchema }),
   z.strictObject({ ...head, kind: z.literal('skip'), check: wordSchema, reason: wordsSchema.min(1) }),
   z.strictObject({ ...head, kind: z.literal('answer'), remark: wordSchema, reason: wordsSchema.min(1) }),
   z.strictObject({ ...head, kind: z.literal('take-back'), entry: idSchema, reason: wordsSchema }),
@@ -166,22 +183,6 @@ export const unitInRunSchema = z.strictObject({
   history: historySchema,
   complaint: z.array(z.enum(complaintIds)).max(20),
   words: wordsSchema,
-})
-
-export const comparisonSchema = z.strictObject({
-  as: z.enum(['twin', 'neighbour', 'earlier', 'new']),
-  tag: labelSchema,
-  run: idSchema.optional(),
-  figures: z.array(
-    z.strictObject({
-      check: wordSchema,
-      pair: z.tuple([wordSchema, wordSchema]).optional(),
-      index: z.int().min(1).optional(),
-      value: figureSchema,
-      u: figureSchema.min(0),
-    }),
-  ),
-  failed: z.array(wordSchema).max(400).optional(),
 })
 
 /** A run as a document that stands alone: unit, card, instruments, entries. Verdicts are computed, never carried. */

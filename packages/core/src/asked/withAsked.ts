@@ -10,6 +10,7 @@ import {
 } from '../document'
 import { takenBackIn } from '../judgement'
 import { pairResistance } from '../network'
+import { impliedTwins, referencesTaken } from './references'
 
 /** A check of one run alone is told from the card's by its id. */
 const mark = 'ask-'
@@ -91,7 +92,7 @@ const cardsWith = onceFor((_card: Card) => new Map<string, Card>())
  * withAsked(scenes.low().run) === scenes.low().run // false
  */
 export function withAsked(run: Run): Run {
-  if (!run.entries.some(({ kind }) => kind === 'ask' || kind === 'point')) return run
+  if (!run.entries.some(({ kind }) => adds.has(kind))) return run
   const takenBack = takenBackIn(run.entries)
   const stand = run.entries.filter(({ id }) => !takenBack.has(id))
   const points = stand.flatMap((entry) => (entry.kind === 'point' ? [entry.terminal] : []))
@@ -101,14 +102,23 @@ export function withAsked(run: Run): Run {
   const asks = stand.flatMap((entry) =>
     entry.kind === 'ask' && pointsOf(entry.check).every((id) => isThere.has(id)) ? [entry.check] : [],
   )
-  if (asks.length + points.length === 0) return run
+  const references = referencesTaken(stand)
+  if (asks.length + points.length + references.length === 0) return run
+  const twins = impliedTwins(run.card, references)
   const known = cardsWith(run.card)
-  const key = JSON.stringify([points, asks])
-  const card = known.get(key) ?? { ...run.card, terminals, checks: [...run.card.checks, ...asks] }
+  const key = JSON.stringify([points, asks, twins])
+  const { checks, relations } = run.card
+  const card = known.get(key) ?? {
+    ...run.card,
+    terminals,
+    checks: [...checks, ...asks],
+    relations: [...relations, ...twins],
+  }
   known.set(key, card)
-  return { ...run, card }
+  return { ...run, card, ...(references.length > 0 ? { compare: [...(run.compare ?? []), ...references] } : {}) }
 }
 
+const adds: ReadonlySet<Entry['kind']> = new Set(['ask', 'point', 'compare'])
 const pointsOf = ({ at }: Check): string[] => ('pair' in at ? at.pair : [])
 
 /**

@@ -100,6 +100,8 @@ export type EntryBody =
   | { kind: 'ask'; check: Check }
   /** a point off the card, as a coil’s tail; `on` the terminal whose lead it lies on; its id begins with `point-` */
   | { kind: 'point'; terminal: Terminal; on: string }
+  /** a twin, neighbour or earlier run taken as reference at the bench */
+  | { kind: 'compare'; with: Comparison }
   | { kind: 'skip'; check: string; reason: string }
   | { kind: 'answer'; remark: string; reason: string }
   | { kind: 'take-back'; entry: string; reason: string }

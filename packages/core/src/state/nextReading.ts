@@ -10,6 +10,7 @@ export type NextReading = { check: string; at: string; by: string } & Pick<
 
 /**
  * The reading that is about to be taken, as the run stands: its limit, leads and temperature, and no figure yet.
+ * @param reading what was read, where it was: it is judged as if it were kept
  * @returns the bench with it, and undefined where the card has no such check
  * @example
  * nextReading(scenes.sound().state, { check: 'low', at: '2026-03-02T10:00:00.000Z', by: 'p', instrument: 'm2' }).evaluation.leads.from
@@ -18,6 +19,7 @@ export type NextReading = { check: string; at: string; by: string } & Pick<
 export function nextReading(
   { run, tape, prepared }: RunState,
   { check, at, by, ...place }: NextReading,
+  reading?: Reading,
 ): { bench: Bench; evaluation: Evaluation } | undefined {
   const entry = {
     id: 'next',
@@ -27,7 +29,7 @@ export function nextReading(
     by,
     kind: 'reading' as const,
     check,
-    reading: {
+    reading: reading ?? {
       taken: 'typed' as const,
       text: '',
       decimalComma: false,

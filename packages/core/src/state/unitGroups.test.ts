@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { compressorCard, pocketMeter, Script, twinCard } from '../testing'
+import { chargingCard, compressorCard, pocketMeter, Script, twinCard } from '../testing'
 
 const begun = (card = twinCard()) =>
   new Script(card)
@@ -32,6 +32,33 @@ describe('groups are this unit’s (METHODS 11.14)', () => {
 
   test('one open reading does not stand yet: nothing is split', () => {
     expect(framePoints(begun(named()).read('high', 'OL 40M'))).toEqual(['O', 'V'])
+  })
+
+  test('a side that the card does not name asks for itself, and a star point, which has no pin, does not', () => {
+    const named = (each: string[]) => {
+      const card = twinCard()
+      return {
+        ...card,
+        checks: card.checks.map((one) => (one.id === 'frame' ? { ...one, at: { each, to: 'frame' } } : one)),
+      }
+    }
+    const pins = (script: Script) =>
+      script
+        .state()
+        .checks.find(({ check }) => check.id === 'frame')
+        ?.points.map(({ pair }) => pair?.[0])
+    const twice = (script: Script) => script.ready().read('high', 'OL 40M').again('high', 'OL 40M')
+    expect(pins(new Script(named(['O', 'V'])).ready())).toEqual(['O', 'V'])
+    expect(pins(twice(new Script(named(['O', 'V']))))).toEqual(['O', 'V', 'T'])
+    expect(pins(twice(new Script(named(['O', 'T', 'V']))))).toEqual(['O', 'T', 'V'])
+    const star = chargingCard()
+    const clips = { contact: 'clips' } as const
+    const legs = new Script({
+      ...star,
+      checks: star.checks.map((one) => (one.id === 'frame' ? { ...one, at: { each: ['U'], to: 'frame' } } : one)),
+    }).ready()
+    for (const check of ['uv', 'vw']) legs.read(check, 'OL 40M', clips).again(check, 'OL 40M', clips)
+    expect(pins(legs.read('wu', '0.62'))).toEqual(['U', 'V'])
   })
 
   test('an open series pair splits what was not read finite', () => {

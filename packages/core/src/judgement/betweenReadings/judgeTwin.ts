@@ -18,8 +18,8 @@ export function judgeTwin(
 ): RelationState {
   const members = standing(relation.check)
   const [mine] = members
-  const twin = run.compare?.find((one) => one.as === 'twin' || one.as === 'neighbour')
-  const theirs = twin?.figures.find((figure) => figure.check === relation.check)
+  const beside = (run.compare ?? []).filter((one) => one.as === 'twin' || one.as === 'neighbour')
+  const theirs = beside.flatMap(({ figures }) => figures).findLast((figure) => figure.check === relation.check)
   if (!mine || !theirs) return { relation, verdict: 'none', reason: 'not-read', members }
   if (!readsFinite(mine) || mine.net === undefined) return { relation, verdict: 'none', reason: 'not-finite', members }
   const a = atTwinReference(mine)
@@ -27,5 +27,10 @@ export function judgeTwin(
   if (differencePct === null || u === null) return { relation, verdict: 'none', reason: 'not-finite', members }
   const limits = { min: -relation.withinPct, max: relation.withinPct }
   const judged = judgeValue({ value: differencePct, u, ...limits, rule: 'guarded' })
-  return { ...figured(relation, judged, { value: differencePct, u }, limits, members), odd: mine, oddReadsHigh: false }
+  return {
+    ...figured(relation, judged, { value: differencePct, u }, limits, members),
+    odd: mine,
+    oddReadsHigh: false,
+    meterCannot: 2 * u > relation.withinPct,
+  }
 }

@@ -66,10 +66,25 @@ function splitCard(prepared: PreparedCard, broken: readonly string[]): PreparedC
   const checks = new Map(
     [...prepared.checks].map(([id, check]) => [
       id,
-      check.toFrame ? { ...check, points: neededPoints(check, groupIn(unitGroups)) } : check,
+      check.toFrame
+        ? { ...check, points: neededPoints(eachSide(prepared, check, unitGroups), groupIn(unitGroups)) }
+        : check,
     ]),
   )
   return { ...prepared, checks, unitGroups }
+}
+
+/** The other side of a break, where the card names one terminal for the whole group: it is spoken for no more. */
+function eachSide({ card, groupOf }: PreparedCard, { at }: PreparedCheck, unitGroups: string[][]): Pick<Check, 'at'> {
+  if (!('each' in at)) return { at }
+  const spokenFor = new Set(at.each.flatMap(groupOf))
+  const lost = unitGroups.filter(
+    (group) =>
+      !group.includes('frame') && group.some((id) => spokenFor.has(id)) && !group.some((id) => at.each.includes(id)),
+  )
+  // a star point has no pin
+  const isPin = (id: string) => card.terminals.find((one) => one.id === id)?.part !== 'joint'
+  return { at: { ...at, each: [...at.each, ...lost.flatMap((group) => group.find(isPin) ?? [])] } }
 }
 
 const joins = (relation: Relation, check: string): boolean =>
