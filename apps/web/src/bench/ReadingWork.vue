@@ -65,7 +65,7 @@ const spoken = computed(() => {
       <p class="instruction">
         <strong v-if="meter" aria-hidden="true">{{ meter }}.</strong> {{ instruction }}
       </p>
-      <StepCaps points />
+      <StepCaps points :beside="bench.limit === undefined || bench.limit.grade === 'guess'" />
     </div>
     <p v-if="forecast" class="forecast">{{ forecast }}</p>
     <p v-for="{ what, todo } in ahead" :key="what" class="ahead" role="note">{{ what }} {{ todo }}</p>

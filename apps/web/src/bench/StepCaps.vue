@@ -2,8 +2,11 @@
 import ScreenKey from '../keys/ScreenKey.vue'
 import { muted } from '../reading/verdictSound'
 
-/** What can be done at any step besides the step itself; beside a long title there is no room for all of it. */
-defineProps<{ points?: boolean }>()
+/**
+ * What can be done at any step besides the step itself; beside a long title there is no room for all of it.
+ * `beside`: only a neighbour could judge what is read here
+ */
+defineProps<{ points?: boolean; beside?: boolean }>()
 </script>
 
 <template>
@@ -11,7 +14,8 @@ defineProps<{ points?: boolean }>()
     <ScreenKey quiet act="note" />
     <ScreenKey quiet act="skip" />
     <ScreenKey v-if="points" quiet act="points" />
-    <ScreenKey quiet act="mute" :label="muted === 'yes' ? 'sound' : 'mute'" />
+    <ScreenKey v-if="beside" quiet act="compare" label="neighbour" />
+    <ScreenKey v-else quiet act="mute" :label="muted === 'yes' ? 'sound' : 'mute'" />
   </div>
 </template>
 

@@ -54,6 +54,7 @@ describe('taking something off a card', () => {
       { id: 'v2', label: 'short shaft' },
     ]
     const [plug, check] = [card.plugs[0], card.checks[0]]
+    for (const one of card.plugs) delete one.only
     if (!plug || !check) throw new Error('the twin has a plug and checks')
     plug.only = ['v1']
     check.only = ['v1', 'v2']

@@ -111,7 +111,7 @@ describe('a card by its words', () => {
   test('wires by both colours, plugs by their ways, part numbers with and without their dashes', () => {
     const words = wordsOf(twin)
     expect(words.wires).toContain('violet/white')
-    expect(words.plugs).toBe('6way 5way grid')
+    expect(words.plugs).toBe('6way 5way grid 3way row 2way row')
     expect(words.part).toBe('18-1140 181140')
     expect(marksOf(words)).toEqual(
       expect.arrayContaining(['orange', 'violet', 'violet/white', 'grey', 'tan', '6way', '5way']),
