@@ -15,7 +15,7 @@ interface Offer {
   label: string
   row?: CardRow
 }
-const { cards, foundBy, find } = useCardFinding()
+const { cards, foundBy, find, callOff } = useCardFinding()
 const control = ref<{ $el: HTMLElement }>()
 const offers = computed<Offer[]>(() => [
   ...cards.value.map((row) => ({ key: row.id, label: `${row.maker} ${row.model}`, row })),
@@ -36,6 +36,8 @@ onMounted(async () => {
 })
 
 async function complete(query: string): Promise<void> {
+  // asked before a card was chosen, heard after it
+  if (query !== '' && query !== text.value) return
   await find(query)
   // the list opens on a new array, even where the same cards fit
   suggestions.value = [...offers.value]
@@ -51,6 +53,8 @@ function typed(value: unknown): void {
 
 function take(row: CardRow | undefined): void {
   if (!row) return
+  // a late list would open over the fields that follow
+  callOff()
   text.value = `${row.maker} ${row.model}`
   emit('choose', row)
 }

@@ -26,7 +26,9 @@ export function useCardFinding() {
     cards.value = shown
     foundBy.value = words
   }
-  return { cards, foundBy, find }
+  /** What is still being looked for is not wanted any more: a card was chosen. */
+  const callOff = (): void => overtaken.abort()
+  return { cards, foundBy, find, callOff }
 }
 
 /** The rows that carry every one of the words, for when the server is away. */
