@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CardRow } from '@sure-spool/contract'
 import AutoComplete from 'primevue/autocomplete'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { findParts } from '../look/controls/lists'
 import { familySaid } from './said'
 import { useCardFinding } from './useCardFinding'
@@ -16,7 +16,7 @@ interface Offer {
   row?: CardRow
 }
 const { cards, foundBy, find, callOff } = useCardFinding()
-const control = ref<{ $el: HTMLElement }>()
+const control = ref<{ $el: HTMLElement; hide: () => void }>()
 const offers = computed<Offer[]>(() => [
   ...cards.value.map((row) => ({ key: row.id, label: `${row.maker} ${row.model}`, row })),
   { key: 'none', label: 'No card of it' },
@@ -41,6 +41,7 @@ async function complete(query: string): Promise<void> {
   await find(query)
   // the list opens on a new array, even where the same cards fit
   suggestions.value = [...offers.value]
+  await nextTick()
   if (wanted && foundBy.value === text.value) takeFirst()
 }
 
@@ -53,8 +54,9 @@ function typed(value: unknown): void {
 
 function take(row: CardRow | undefined): void {
   if (!row) return
-  // a late list would open over the fields that follow
+  // a list that opens late would lie over the fields that follow
   callOff()
+  setTimeout(() => control.value?.hide())
   text.value = `${row.maker} ${row.model}`
   emit('choose', row)
 }
