@@ -1,4 +1,4 @@
-import { expect, remarksOf, test, worked } from './job'
+import { expect, remarksOf, test, viewOf, worked } from './job'
 
 test('01: dies at idle; coils first, the plug turned in the hand', async ({ bench, world }) => {
   await bench.takeIn('18 twin', {
@@ -59,8 +59,7 @@ test('01, caught: a low coil within the rewound limits is outside the used ones'
     await bench.takeIn('18 twin', { history, variant: 'tiller' })
     await bench.prepare()
     for (const figure of ['276.0', '36.10', '312.0']) await bench.type(figure)
-    await bench.allSent()
-    const { state } = await world.get<Awaited<ReturnType<typeof worked>>>(`/runs/${bench.runId}`)
+    const { state } = await viewOf(bench, world)
     expect(state.verdicts.find(({ check }) => check === 'low')?.verdict).toBe(verdict)
   }
 })

@@ -1,5 +1,5 @@
 import { settled } from '../controls'
-import { expect, remarksOf, test, worked } from './job'
+import { expect, remarksOf, test, viewOf, worked } from './job'
 
 test('02: three injectors on one zero; the second in its own order', async ({ bench, world }) => {
   const { page } = bench
@@ -33,8 +33,7 @@ test('02: three injectors on one zero; the second in its own order', async ({ be
   await expect(bench.title).toContainText('No fault found')
   await bench.press('a')
   await bench.say('Nothing found.')
-  await bench.allSent()
-  const first = await world.get<Awaited<ReturnType<typeof worked>>>(`/runs/${bench.runId}`)
+  const first = await viewOf(bench, world)
   await next()
 
   await bench.press('Enter', 'a')
@@ -53,8 +52,7 @@ test('02: three injectors on one zero; the second in its own order', async ({ be
   await expect(bench.title).toContainText('No fault found')
   await bench.press('a')
   await bench.say('Nothing found.')
-  await bench.allSent()
-  const second = await world.get<Awaited<ReturnType<typeof worked>>>(`/runs/${bench.runId}`)
+  const second = await viewOf(bench, world)
   await next()
 
   await bench.press('Enter', 'a')
@@ -70,7 +68,6 @@ test('02: three injectors on one zero; the second in its own order', async ({ be
   await expect(bench.title).toContainText(/^Coil leaks to the body: 640.kΩ at 248.V\.$/)
   await bench.press('e')
   await bench.say('Leaks to its body.')
-  await bench.allSent()
   const third = await worked('02', bench, world)
   expect(remarksOf(first)).toEqual(expect.arrayContaining(['leads-matter', 'not-settled']))
   expect(remarksOf(second)).not.toContain('leads-matter')
@@ -93,7 +90,6 @@ test('02, caught: no tips on the body leaves the frame unproved; a low coil afte
   await bench.type('> 12G 248V')
   await bench.toFinding()
   await expect(bench.title).toContainText(/^Coil \d+.% low: turns short/)
-  await bench.allSent()
-  const view = await world.get<Awaited<ReturnType<typeof worked>>>(`/runs/${bench.runId}`)
+  const view = await viewOf(bench, world)
   expect(remarksOf(view)).toContain('frame-unproved')
 })

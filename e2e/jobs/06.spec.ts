@@ -1,4 +1,4 @@
-import { expect, remarksOf, test, worked } from './job'
+import { expect, remarksOf, test, viewOf, worked } from './job'
 
 test('06: figures known only in words; a knob meter that shows 1; a neighbour decides', async ({ bench, world }) => {
   const { page } = bench
@@ -78,8 +78,7 @@ test('06, caught: an open secondary is a fault in spite of words only, and its s
   }
   await bench.toFinding()
   await expect(bench.title).toContainText('Secondary open.')
-  await bench.allSent()
-  const { state } = await world.get<Awaited<ReturnType<typeof worked>>>(`/runs/${bench.runId}`)
+  const { state } = await viewOf(bench, world)
   const core = state.verdicts.find(({ check }) => check === 'core')
   expect(core?.points.map(({ pair }) => pair?.[0]).sort()).toEqual(['s1', 's2'])
 })

@@ -1,4 +1,4 @@
-import { expect, remarksOf, test, worked } from './job'
+import { expect, remarksOf, test, viewOf, worked } from './job'
 
 test('08: misses from half throttle up; the suspected coil first, a knob meter, points off the card', async ({
   bench,
@@ -77,10 +77,7 @@ test('08, caught: right in every figure it is not cleared of shorted turns', asy
   await bench.groundTwin()
   await bench.toFinding()
   await expect(bench.title).toContainText('No fault found')
-  await bench.allSent()
-  expect(remarksOf(await world.get<Awaited<ReturnType<typeof worked>>>(`/runs/${bench.runId}`))).toContain(
-    'static-only',
-  )
+  expect(remarksOf(await viewOf(bench, world))).toContain('static-only')
 })
 
 test('08, caught: cold, a low coil inside its printed limits is outside them at 20 °C, and fits both in series', async ({
@@ -93,8 +90,7 @@ test('08, caught: cold, a low coil inside its printed limits is outside them at 
   await bench.goTo('orange and grey', 'ArrowUp')
   await bench.press('t')
   await bench.type('345')
-  await bench.allSent()
-  const view = await world.get<Awaited<ReturnType<typeof worked>>>(`/runs/${bench.runId}`)
+  const view = await viewOf(bench, world)
   expect(view.state.verdicts.find(({ check }) => check === 'low')?.verdict).toBe('outside')
   expect(remarksOf(view)).toContain('fits-another')
 })

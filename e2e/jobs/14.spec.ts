@@ -1,4 +1,4 @@
-import { expect, remarksOf, test, worked } from './job'
+import { expect, remarksOf, test, viewOf, worked } from './job'
 
 test('14: a stator that ohms cannot condemn; a coarse meter, content with continuity', async ({ bench, world }) => {
   await bench.takeIn('9 single', {
@@ -65,8 +65,7 @@ test('14, caught: turned by a drill it gives too few volts, and the ohms stay ri
   await bench.type('11.8 @ 1190 rpm')
   await bench.toFinding()
   await expect(bench.title).toContainText(/Ignition .*11\.8.V at 1190.rpm, at least 17/)
-  await bench.allSent()
-  const { state } = await world.get<Awaited<ReturnType<typeof worked>>>(`/runs/${bench.runId}`)
+  const { state } = await viewOf(bench, world)
   expect(state.verdicts.find(({ check }) => check === 'ignition')?.verdict).toBe('within')
 })
 

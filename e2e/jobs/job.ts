@@ -17,10 +17,15 @@ function keysWritten(job: string): number | undefined {
 /** A job worked to its end: the keys it took are those that `docs/jobs.md` says, and all of it is in the record. */
 export async function worked(job: string, bench: BenchPage, world: World): Promise<RunView> {
   process.stdout.write(`job ${job}: ${bench.keys} keys on the bench\n`)
-  await bench.allSent()
-  const view = await world.get<RunView>(`/runs/${bench.runId}`)
+  const view = await viewOf(bench, world)
   expect.soft(bench.keys, `keys of job ${job}, beside docs/jobs.md`).toBe(keysWritten(job))
   return view
+}
+
+/** The run on the bench as the server has it, once all of it is there. */
+export async function viewOf(bench: BenchPage, world: World): Promise<RunView> {
+  await bench.allSent()
+  return world.get<RunView>(`/runs/${bench.runId}`)
 }
 
 /** The ids of remarks that were ever made in a run, answered or not. */

@@ -79,7 +79,10 @@ export function useQuestions(tell: (words: string) => void) {
   /** The same reading on a neighbour that is good, or thought so: with this meter, here and now. */
   function neighbour(): void {
     if (isReading())
-      ask('neighbour', 'What does a good neighbour read there, with this meter? As the display shows it.')
+      ask(
+        'neighbour',
+        'What does a good neighbour read there, with this meter and as warm as this part? As the display shows it.',
+      )
   }
 
   function compare(words: string): void {

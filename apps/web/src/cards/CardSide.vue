@@ -6,6 +6,7 @@ import PlugFace from '../drawings/PlugFace.vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { cautionFoot, cautionWords, complaintWords } from '../words/kinds'
+import { plugLabel } from '../words/points'
 
 /** A card's plugs as they are held, what its complaints point at, and the care it wants. */
 const props = defineProps<{ card: Card; hold: { flipped: boolean; turns: number } }>()
@@ -32,7 +33,7 @@ const named = (id: string) => props.card.windings.find((winding) => winding.id =
     <section>
       <template v-for="plug in card.plugs" :key="plug.id">
         <PlugFace :card="card" :plug="plug" :flipped="hold.flipped" :turns="hold.turns" />
-        <p class="seen muted">{{ plug.label }}: {{ heldWords(holdPlug(plug, hold.flipped, hold.turns)) }}</p>
+        <p class="seen muted">{{ plugLabel(card, plug) }}: {{ heldWords(holdPlug(plug, hold.flipped, hold.turns)) }}</p>
       </template>
       <ScreenKey quiet act="flip" />
     </section>

@@ -50,16 +50,18 @@ export function useTray(id: () => string | undefined): Tray {
     const leads = state?.tape.leadChecks.findLast((check) => check.instrument === meter)
     const zeroedAt = leads?.from?.at ?? leads?.at ?? ''
     const carries = leads && run && Date.now() - Date.parse(zeroedAt) < longestCarried
+    const jackMoved = state?.tape.proofs.some(({ of, n }) => of === 'jack' && n > (leads?.n ?? 0)) === true
     const next = await bench.startFor(unit)
     if (!carries) return next
     await bench.open(next)
     if (bench.state?.tape.leadChecks.length === 0) {
       const { instrument, text, ohms, u } = leads
-      const serves = Date.now() - Date.parse(zeroedAt) < longestServing && leads.how !== 'carried'
+      const leadSet = leads.leads === undefined ? {} : { leads: leads.leads }
+      const serves = Date.now() - Date.parse(zeroedAt) < longestServing && leads.how !== 'carried' && !jackMoved
       const how = serves
         ? { how: leads.how, from: { run: leads.from?.run ?? run.id, at: zeroedAt } }
         : { how: 'carried' as const }
-      bench.add({ kind: 'lead-check', instrument, text, ohms, u, ...how })
+      bench.add({ kind: 'lead-check', instrument, ...leadSet, text, ohms, u, ...how })
     }
     return next
   }

@@ -1,4 +1,4 @@
-import type { Card, Check, Evaluation, Quantity, StepPoint, Terminal } from '@sure-spool/core'
+import type { Card, Check, Evaluation, Plug, Quantity, StepPoint, Terminal } from '@sure-spool/core'
 import type { Figures } from './figures'
 
 /** A terminal by the name a person sees on the part. */
@@ -8,6 +8,12 @@ export function terminalLabel(card: Card, id: string): string {
 
 export function terminalOf(card: Card, id: string): Terminal | undefined {
   return card.terminals.find((terminal) => terminal.id === id)
+}
+
+/** A plug by its name and, where it is for some variants alone, by theirs: `charge coils (tiller)`. */
+export function plugLabel({ variants }: Card, { label, only }: Plug): string {
+  const whose = variants.filter(({ id }) => only?.includes(id)).map((one) => one.label)
+  return whose.length > 0 ? `${label} (${whose.join(', ')})` : label
 }
 
 /** Two points as one name: `grey–tan`, and `orange to frame` where one is the frame. */

@@ -6,7 +6,7 @@ import { heldWords, holdPlug } from '../drawings/plugLayout'
 import WindingLine from '../drawings/WindingLine.vue'
 import { useFigures } from '../words/figures'
 import { groupWords } from '../words/kinds'
-import { placeLabel } from '../words/points'
+import { placeLabel, plugLabel } from '../words/points'
 
 /** The bench as this card will give it: the plug, the windings, and the path in working order. */
 const props = defineProps<{ card: Card }>()
@@ -54,7 +54,7 @@ const ohms = computed(() =>
   <section class="preview" aria-label="The bench as this card will give it">
     <template v-for="plug in card.plugs" :key="plug.id">
       <PlugFace :card="card" :plug="plug" />
-      <p class="muted">{{ plug.label }}: {{ heldWords(holdPlug(plug, false, 0)) }}</p>
+      <p class="muted">{{ plugLabel(card, plug) }}: {{ heldWords(holdPlug(plug, false, 0)) }}</p>
     </template>
     <WindingLine v-if="card.windings.length > 0" :card="card" :values="ohms" />
     <ol>

@@ -243,6 +243,21 @@ describe('a neighbour read at the bench', () => {
     expect(read(guessed, '7.62k', beside(5200), beside(7510)).relations[0]?.verdict).toBe('within')
   })
 
+  test('a check that should be alike takes it from the reference that has it', () => {
+    const alike = plainCard({
+      ...guessed,
+      checks: ['coil', 'other'].map((id) =>
+        plainCheck(id, 'resistance', { pair: ['p1', 'p2'] }, { kind: 'alike', allowedPct: 5 }),
+      ),
+    })
+    const of = (check: string): EntryBody => ({
+      kind: 'compare',
+      with: { as: 'neighbour', tag: 'neighbour', figures: [{ check, value: 7510, u: 20 }] },
+    })
+    const state = new Script(alike).ready().put(of('coil')).put(of('other')).read('other', '7.6k').state()
+    expect(state.checks.find(({ check }) => check.id === 'other')?.verdict).toBe('within')
+  })
+
   test('taken back it is gone', () => {
     const script = new Script(guessed).ready().put(beside(7510))
     const id = script.run.entries.at(-1)?.id ?? ''

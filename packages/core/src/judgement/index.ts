@@ -1,6 +1,7 @@
 export { judgeRelation, relationChecks, voltsOf, type RelationState, type SupplyVolts } from './betweenReadings'
 export {
   atTwinReference,
+  figureBeside,
   confirmationOf,
   evaluate,
   isolationAt,

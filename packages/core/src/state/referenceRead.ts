@@ -4,7 +4,8 @@ import { nextReading, type NextReading } from './nextReading'
 import type { RunState } from './runState'
 
 /**
- * A figure read on a neighbour with this run's meter and leads, as a reference for the same reading here: net of leads, metal at 20 °C.
+ * A figure read on a neighbour with this run's meter and leads, which is as warm as the part here, as a reference for the same reading: net
+ * of leads, metal at 20 °C, as METHODS 3 brings twins there.
  * @returns undefined where it is no figure, or the card has no such check
  * @example
  * referenceRead(scenes.low().state, { check: 'low', at: '2026-03-02T10:00:00.000Z', by: 'p', instrument: 'm2' }, scenes.low().of('low').entry.reading)

@@ -1,7 +1,7 @@
 import { judgeValue } from '../../conformance'
 import type { Relation, Run } from '../../document'
 import { twinCheck } from '../../relations'
-import { atTwinReference, readsFinite } from '../figure'
+import { atTwinReference, figureBeside, readsFinite } from '../figure'
 import { figured } from './members'
 import type { RelationState, StandingOf } from './relationState'
 
@@ -18,8 +18,7 @@ export function judgeTwin(
 ): RelationState {
   const members = standing(relation.check)
   const [mine] = members
-  const beside = (run.compare ?? []).filter((one) => one.as === 'twin' || one.as === 'neighbour')
-  const theirs = beside.flatMap(({ figures }) => figures).findLast((figure) => figure.check === relation.check)
+  const theirs = figureBeside(run, relation.check, ['twin', 'neighbour'])
   if (!mine || !theirs) return { relation, verdict: 'none', reason: 'not-read', members }
   if (!readsFinite(mine) || mine.net === undefined) return { relation, verdict: 'none', reason: 'not-finite', members }
   const a = atTwinReference(mine)

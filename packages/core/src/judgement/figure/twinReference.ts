@@ -1,3 +1,4 @@
+import type { Comparison, Run } from '../../document'
 import type { Figure } from '../../relations'
 import { beta, isMetal } from '../../temperature'
 import type { Evaluation } from './evaluation'
@@ -19,3 +20,16 @@ export function atTwinReference({ net = 0, netU: own = 0, leads, temperature, ch
   const fromPart = (net * scale * temperature.u) / (beta[material] + temperature.partC)
   return { value: net * scale, u: Math.hypot(netU * scale, fromPart) }
 }
+
+/**
+ * What a reference reads for a check: of several that have it the one taken last, since each may have been read for one check alone.
+ * @param as which references are asked
+ * @returns net of leads, metal at 20 °C; undefined where none has it
+ * @example
+ * figureBeside(scenes.sound().run, 'low', ['twin']) // undefined
+ */
+export const figureBeside = ({ compare = [] }: Run, check: string, as: Comparison['as'][]): Figure | undefined =>
+  compare
+    .filter((one) => as.includes(one.as))
+    .flatMap(({ figures }) => figures)
+    .findLast((figure) => figure.check === check)

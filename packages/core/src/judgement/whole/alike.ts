@@ -2,7 +2,15 @@ import type { Run } from '../../document'
 import { barToBar } from '../../series'
 import { twinCheck, type Figure } from '../../relations'
 import { above, below, type Band } from '../../conformance'
-import { atTwinReference, ohmsRead, readsFinite, readsOpen, type Evaluation, type Reason } from '../figure'
+import {
+  atTwinReference,
+  figureBeside,
+  ohmsRead,
+  readsFinite,
+  readsOpen,
+  type Evaluation,
+  type Reason,
+} from '../figure'
 import type { PreparedCheck, PreparedLimit } from '../preparedCard'
 
 const fewestForMedian = 3
@@ -87,10 +95,9 @@ const figureOf = (one: Evaluation): Figure | undefined =>
   one.net !== undefined && readsFinite(one) ? { value: one.net, u: one.netU ?? 0 } : undefined
 
 function twin(run: Run, limit: PreparedLimit, allowedPct: number, every: Evaluation[]): Map<Evaluation, Evaluation> {
-  const beside = run.compare?.find((one) => one.as !== 'earlier')
   return new Map(
     every.flatMap((one) => {
-      const theirs = beside?.figures.find((figure) => figure.check === one.check.id)
+      const theirs = figureBeside(run, one.check.id, ['twin', 'neighbour', 'new'])
       if (!theirs || figureOf(one) === undefined) return []
       const { verdict } = twinCheck({ a: atTwinReference(one), b: theirs, allowedPct })
       if (verdict === 'none') return []
