@@ -20,6 +20,10 @@ describe('what is expected, in words', () => {
       'At 12 °C expect 308.0 Ω, 277.2 Ω to 338.8 Ω.',
     ],
     [
+      said({ from: 'card', value: 1.84, low: 1.62, high: 2.06, partC: 12, guessed: true }, 'resistance', 0.01),
+      'At 12 °C expect 1.84 Ω, 1.62 Ω to 2.06 Ω, by a guess.',
+    ],
+    [
       said({ from: 'speed', value: 41.96, rpm: 3000 }, 'voltage', 0.01),
       'Expect 41.96 V at 3000 rpm, if it rises with the speed.',
     ],

@@ -20,7 +20,7 @@ export function forecastWords(told: Forecast, figures: Figures, resolution?: num
       return `Expect ${expected}: the whole less its other parts${leads}.`
     case 'card': {
       const at = figures.temperature(told.partC ?? 20)
-      return `At ${at} expect ${expected}, ${figure(told.low)} to ${figure(told.high)}${leads}.`
+      return `At ${at} expect ${expected}, ${figure(told.low)} to ${figure(told.high)}${leads}${told.guessed ? ', by a guess' : ''}.`
     }
     case 'speed':
       return `Expect ${expected} at ${figures.plain(told.rpm ?? 0)}\u2009rpm, if it rises with the speed.`

@@ -68,6 +68,13 @@ describe('ohms', () => {
     const told = ahead(twin(12), 'low')
     expect(told).toMatchObject({ from: 'card', partC: 12 })
     expect([told?.value, told?.low, told?.high].map((ohms) => ohms?.toFixed(1))).toEqual(['308.0', '277.2', '338.8'])
+    expect(told).not.toHaveProperty('guessed')
+    const card = twinCard()
+    const checks = card.checks.map((one) => ({
+      ...one,
+      limits: one.limits.map((limit) => ({ ...limit, assumed: true as const })),
+    }))
+    expect(ahead(new Script({ ...card, checks }).ready(12), 'low')).toMatchObject({ from: 'card', guessed: true })
     expect(ahead(twin(20), 'low')).toBeUndefined()
     expect(ahead(new Script(twinCard()), 'low')).toBeUndefined()
     expect(ahead(twin(12), 'frame')).toBeUndefined()

@@ -14,6 +14,8 @@ export interface Forecast {
   /** the card's limits as the display should show them */
   low?: number
   high?: number
+  /** the card’s figure is only a guess */
+  guessed?: true
   /** what the leads add to it, ohms */
   leads?: number
   /** the part's temperature that the card's figure was moved to */

@@ -93,5 +93,6 @@ function fromCard({ check, entry, pair, governing }: Evaluation, standing: numbe
     low: min * factor,
     high: max * factor,
     partC,
+    ...(limit.grade === 'guess' ? { guessed: true as const } : {}),
   }
 }
