@@ -33,6 +33,7 @@ import { useHolding } from './useHolding'
 import { useLine } from './useLine'
 import { usePlainStep } from './usePlainStep'
 import { useQuestions } from './useQuestions'
+import { useWorkDone } from './useWorkDone'
 
 /** The bench: one run, one thing to do at a time. Keys belong to the line while it is open. */
 const props = defineProps<{ run: string }>()
@@ -47,6 +48,7 @@ const reading = ref<InstanceType<typeof ReadingWork>>()
 const finding = ref<InstanceType<typeof FindingPanel>>()
 const { line, problem, ...typing } = useLine(bench)
 const { question, ...questions } = useQuestions((words) => (told.value = words))
+const doing = useWorkDone(questions.ask, (words) => (told.value = words))
 const { holding, answers, canBeKept } = useHolding()
 const plain = usePlainStep()
 useAwake()
@@ -97,7 +99,7 @@ function makeCard(): void {
 }
 function keepSo(): void {
   const held = holding.value
-  if (held && canBeKept.value) questions.ask('keep', 'Keep it as it is: why?', reasonsFor(held.id), held.id)
+  if (held && canBeKept.value) questions.keep(held.id, reasonsFor(held.id))
 }
 /** steps on which a path or none is all that is asked */
 const beeps = computed(
@@ -151,6 +153,9 @@ useScreenKeys(
     note: questions.note,
     points: questions.points,
     compare: questions.neighbour,
+    work: doing.work,
+    look: doing.look,
+    place: doing.place,
     zero: () => bench.goTo('leads'),
     contact: () => bench.turnContact(),
     meter: () => bench.nextMeter(),
@@ -203,7 +208,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
         </div>
         <AskLine
           v-if="question"
-          :key="question.kind + question.about"
+          :key="question.question"
           :question="question.question"
           :offers="question.offers"
           @keep="questions.answered"

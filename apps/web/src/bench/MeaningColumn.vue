@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RelationState } from '@sure-spool/core'
+import { quantityOf, type Hint, type RelationState } from '@sure-spool/core'
 import { computed } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import { useBench } from '../store/bench'
@@ -47,6 +47,10 @@ function between({ relation, value = 0, u = 0, limits, verdict, draw }: Relation
     return verdict === 'within' ? 'the construction the card says' : 'another construction, or not yet clear'
   if (draw)
     return `${figures.plain(value, 2)} % off volts over ohms, at most ±${relation.kind === 'draw' ? relation.withinPct : ''} %${draw.loaded ? '' : '; the supply was not loaded'}`
+  if (relation.kind === 'above') {
+    const of = quantityOf(bench.state?.prepared.checks.get(relation.check) ?? { kind: 'resistance' }) ?? 'resistance'
+    return `${value < 0 ? 'down' : 'up'} ${figures.bound(Number(Math.abs(value).toFixed(3)), of)}, at least ${figures.bound(relation.by, of)} up wanted`
+  }
   if (percent.has(relation.kind))
     return `${figures.plain(value, 2)} % ±${figures.plain(2 * u, 2)}, at most ${limits?.max ?? ''} %`
   return `${figures.plain(value, 3)}, from ${figures.plain(limits?.min ?? 0, 3)} to ${figures.plain(limits?.max ?? 0, 3)}`
@@ -72,13 +76,16 @@ const remarks = computed(() =>
 )
 const hints = computed(() => {
   const complaints = bench.run?.unit.complaint ?? []
-  return (card.value?.hints ?? [])
-    .filter((hint) => typeof hint.when === 'string' && complaints.includes(hint.when))
-    .map((hint) => ({
-      text: hint.text,
-      suspects: hint.suspects.map(placeName),
-      clears: (hint.clears ?? []).map(placeName),
-    }))
+  const applies = ({ when }: Hint) =>
+    typeof when === 'string'
+      ? complaints.includes(when)
+      : bench.state?.checks.some((one) => one.check.id === when.check && one.verdict === when.verdict)
+  return (card.value?.hints ?? []).filter(applies).map((hint) => ({
+    text: typeof hint.when === 'string' ? `The complaint: ${hint.text}` : hint.text,
+    verb: typeof hint.when === 'string' ? 'points at' : 'look at',
+    suspects: hint.suspects.map(placeName),
+    clears: (hint.clears ?? []).map(placeName),
+  }))
 })
 const placeName = (id: string) => card.value?.windings.find((winding) => winding.id === id)?.label ?? id
 const acknowledged = computed(
@@ -143,9 +150,9 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
       </p>
     </section>
     <section v-for="hint in hints" :key="hint.text">
-      <h2 class="label">The complaint: {{ hint.text }}</h2>
+      <h2 class="label">{{ hint.text }}</h2>
       <p>
-        points at <strong>{{ hint.suspects.join(', ') }}</strong><template v-if="hint.clears.length > 0"
+        {{ hint.verb }} <strong>{{ hint.suspects.join(', ') }}</strong><template v-if="hint.clears.length > 0"
           >, clears {{ hint.clears.join(', ') }}</template
         >
       </p>

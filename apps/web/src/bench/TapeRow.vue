@@ -6,9 +6,10 @@ import VerdictMark from '../drawings/VerdictMark.vue'
 import { afterPaint } from '../store/afterPaint'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
-import { decisionWords, goneWords, isolationWords, lookWords } from '../words/kinds'
+import { decisionWords, goneWords, isolationWords, lookWords, outcomeWords, placeWords } from '../words/kinds'
 import { takenAt } from '../words/points'
 import { clock } from '../words/times'
+import { workDone } from '../words/works'
 
 /** The tape: everything in order, superseded readings struck with how. */
 const bench = useBench()
@@ -115,6 +116,12 @@ function slipOf(entry: Entry): Slip {
         figure: comparedWith(entry.with),
         foot: `${clock(entry.at)} ${how}`,
       }
+    case 'work':
+      return { ...base, head: run ? workDone(run.card, entry) : entry.what, mark: 'done' }
+    case 'place':
+      return { ...base, head: placeWords[entry.where] }
+    case 'outcome':
+      return { ...base, head: outcomeWords[entry.what], foot: `${clock(entry.at)} ${entry.words}` }
     case 'skip':
       return { ...base, head: 'skipped', mark: 'skipped', foot: `${clock(entry.at)} ${entry.reason}` }
     case 'answer':

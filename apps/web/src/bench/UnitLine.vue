@@ -3,7 +3,7 @@ import type { Run } from '@sure-spool/core'
 import { computed } from 'vue'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
-import { complaintWords, familyWords } from '../words/kinds'
+import { complaintWords, familyWords, placeWords } from '../words/kinds'
 
 /** The unit on the bench, and what it is measured with: leads, temperature, meter, tips or clips. */
 const props = defineProps<{ run: Run }>()
@@ -21,6 +21,11 @@ const leadsWords = computed(() => {
     ? { value: `${entry.text}`, how: leadsHow[entry.how] }
     : { value: 'not zeroed', how: '' }
 })
+/** where it is, on a card that tells the two places apart */
+const where = computed(() =>
+  props.run.card.checks.some((one) => one.where !== undefined) ? bench.state?.prepared.place : undefined,
+)
+const other = computed(() => (where.value === 'machine' ? 'bench' : 'machine'))
 const partWords = computed(() => {
   const entry = bench.state?.tape.entries.findLast(
     (one) => one.kind === 'temperature' && !bench.state?.tape.takenBack.has(one.id),
@@ -45,6 +50,9 @@ const partWords = computed(() => {
       }}</span>
     </p>
     <p class="kit">
+      <button v-if="where" class="plain" aria-keyshortcuts="h" @click="bench.add({ kind: 'place', where: other })">
+        <strong>{{ placeWords[where] }}</strong>
+      </button>
       <button class="plain" aria-keyshortcuts="z" @click="bench.goTo('leads')">
         leads <strong class="n">{{ leadsWords.value }}</strong> {{ leadsWords.how }}
       </button>

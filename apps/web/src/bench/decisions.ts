@@ -76,8 +76,14 @@ export function choicesFor(state: RunState, habit: ShopSettings['rewindHabit']):
   const first = causes.some(({ kind }) => kind === 'winding-open' || kind === 'winding-low')
     ? [...wound, ...mends]
     : [...mends, ...wound]
-  return [...first, replace(''), again, swap].slice(0, 5)
+  // what it gives at its own leads is right, and what comes out behind is not: the fault stands beside it
+  const beyond = causes.every(({ kind }) => kind === 'output') && isClearedAtSpeed(state)
+  return (beyond ? [neighbour, swap, again, replace('')] : [...first, replace(''), again, swap]).slice(0, 5)
 }
+
+/** Its alternating volts were read at speed, at its own windings, and are right. */
+const isClearedAtSpeed = ({ checks }: RunState): boolean =>
+  checks.some(({ check, verdict }) => check.kind === 'ac-output' && check.touches.size > 0 && verdict === 'within')
 
 const mendWords: Partial<Record<DecisionId, string>> = {
   rejoin: 'a joint or lead reads high',

@@ -4,12 +4,10 @@ import { useBench } from '../store/bench'
 import { newId } from '../store/newId'
 import { useShop } from '../store/shop'
 
-type Kind = 'skip' | 'note' | 'keep' | 'undo' | 'take-back' | 'speed' | 'points' | 'neighbour'
 interface Question {
-  kind: Kind
   question: string
   offers: string[]
-  about: string
+  answer: (words: string) => void
 }
 
 /** For so long an entry is undone without being asked why, milliseconds. */
@@ -22,28 +20,24 @@ export function useQuestions(tell: (words: string) => void) {
   const question = ref<Question | null>(null)
   const isReading = () => bench.current?.step.kind === 'reading'
 
-  function ask(kind: Kind, words: string, offers: string[] = [], about = ''): void {
-    question.value = { kind, question: words, offers, about }
+  function ask(words: string, offers: string[], answer: (words: string) => void): void {
+    question.value = { question: words, offers, answer }
   }
 
   function answered(words: string): void {
     const asked = question.value
     question.value = null
-    if (!asked) return
-    const { kind, about } = asked
-    if (kind === 'skip') bench.add({ kind: 'skip', check: about, reason: words })
-    else if (kind === 'note')
-      bench.add({ kind: 'note', words, ...(isReading() && bench.check ? { about: bench.check.id } : {}) })
-    else if (kind === 'speed') saySpeed(about, words)
-    else if (kind === 'points') goToPoints(words)
-    else if (kind === 'neighbour') compare(words)
-    else if (kind === 'keep') bench.add({ kind: 'answer', remark: about, reason: words })
-    else bench.add({ kind: 'take-back', entry: about, reason: words })
+    asked?.answer(words)
+  }
+
+  /** Why a remark is overridden. */
+  function keep(remark: string, offers: string[]): void {
+    ask('Keep it as it is: why?', offers, (reason) => bench.add({ kind: 'answer', remark, reason }))
   }
 
   /** The speed a reading was taken at, where none was said with it. */
   function askSpeed(entry: string): void {
-    ask('speed', 'At what speed was it taken? As 2570 rpm.', [], entry)
+    ask('At what speed was it taken? As 2570 rpm.', [], (words) => saySpeed(entry, words))
   }
 
   function saySpeed(id: string, words: string): void {
@@ -61,8 +55,9 @@ export function useQuestions(tell: (words: string) => void) {
   function points(): void {
     const [a, b] = bench.run?.card.terminals ?? []
     ask(
-      'points',
       `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}.`,
+      [],
+      goToPoints,
     )
   }
 
@@ -80,8 +75,9 @@ export function useQuestions(tell: (words: string) => void) {
   function neighbour(): void {
     if (isReading())
       ask(
-        'neighbour',
         'What does a good neighbour read there, with this meter and as warm as this part? As the display shows it.',
+        [],
+        compare,
       )
   }
 
@@ -95,7 +91,10 @@ export function useQuestions(tell: (words: string) => void) {
     if (!last) tell('Nothing to undo.')
     else if (Date.now() - Date.parse(last.at) <= freeUndoMs)
       bench.add({ kind: 'take-back', entry: last.id, reason: 'undone' })
-    else ask('undo', 'Undo the last entry: why?', ['wrong pair', 'slipped off', 'typed by mistake'], last.id)
+    else
+      ask('Undo the last entry: why?', ['wrong pair', 'slipped off', 'typed by mistake'], (reason) =>
+        bench.add({ kind: 'take-back', entry: last.id, reason }),
+      )
   }
 
   function skip(): void {
@@ -105,7 +104,8 @@ export function useQuestions(tell: (words: string) => void) {
     const offers = isFree
       ? ['cannot be done here', 'not needed for this complaint', 'later']
       : ['cannot be reached', 'no way to do it here', 'later']
-    ask('skip', 'Skip it: why?', offers, skipped())
+    const check = skipped()
+    ask('Skip it: why?', offers, (reason) => bench.add({ kind: 'skip', check, reason }))
   }
 
   /** What one skip skips: of an optional check all its points; a required one is skipped point by point. */
@@ -119,7 +119,9 @@ export function useQuestions(tell: (words: string) => void) {
   function takeBack(): void {
     const target = bench.evaluationOf(bench.current?.entry)?.entry ?? bench.lastReading?.entry
     if (target)
-      ask('take-back', 'Take this reading back: why?', ['wrong pair', 'slipped off', 'read by mistake'], target.id)
+      ask('Take this reading back: why?', ['wrong pair', 'slipped off', 'read by mistake'], (reason) =>
+        bench.add({ kind: 'take-back', entry: target.id, reason }),
+      )
   }
 
   function retake(mistyped: boolean): void {
@@ -128,7 +130,11 @@ export function useQuestions(tell: (words: string) => void) {
     if (target) bench.takeAgain(target, mistyped, mistyped ? 'mistyped' : 'taken again')
   }
 
-  const note = () => ask('note', 'A note')
+  function note(): void {
+    const about = isReading() && bench.check ? { about: bench.check.id } : {}
+    ask('A note', [], (words) => bench.add({ kind: 'note', words, ...about }))
+  }
+
   const leave = () => void (question.value = null)
-  return { question, ask, answered, leave, undo, skip, takeBack, retake, note, points, neighbour, askSpeed }
+  return { question, ask, keep, answered, leave, undo, skip, takeBack, retake, note, points, neighbour, askSpeed }
 }

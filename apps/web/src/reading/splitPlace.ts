@@ -14,9 +14,9 @@ import { placeQuantity } from '../words/points'
 export interface Placed {
   /** the figure itself, without its place */
   figure: string
-  setting: Pick<ReadingSetting, 'x' | 'xText'>
+  setting: Pick<ReadingSetting, 'x' | 'xText' | 'where'>
   /** what was said behind the `@`, besides a place */
-  conditions?: TypedConditions
+  conditions?: Omit<TypedConditions, 'where'>
 }
 
 interface Typing {
@@ -52,9 +52,11 @@ export function splitPlace(
   const setting = isPlace ? { x: place.value, xText } : kept.setting
   const said = isPlace ? rest.join('; ') : behind
   if (said.trim() === '') return isPlace ? { figure, setting } : { problem: 'empty' }
-  const conditions = typedConditions(said, words, decimalComma)
-  if ('problem' in conditions) return conditions
+  const typed = typedConditions(said, words, decimalComma)
+  if ('problem' in typed) return typed
+  const { where, ...conditions } = typed
   // where a place is typed a strange word is no state: it is a place that was not understood
   const strange = place && !isPlace && conditions.state?.some((one) => !words.states.includes(one))
-  return strange ? { problem: place.problem ?? 'number' } : { figure, setting, conditions }
+  if (strange) return { problem: place.problem ?? 'number' }
+  return { figure, setting: where === undefined ? setting : { ...setting, where }, conditions }
 }

@@ -137,7 +137,8 @@ function settingOf(
 }
 
 /** What the step says to do is how it is done; how fast it ran and what volts stood there is never taken from the card. */
-function asTheStepIsDone({ conditions }: PreparedCheck, rpm: number | undefined): Conditions {
+function asTheStepIsDone({ kind, conditions }: PreparedCheck, rpm: number | undefined): Conditions {
   const { testVolts: _volts, rpm: asked, ...stated } = conditions ?? {}
-  return asked === undefined || rpm === undefined ? stated : { ...stated, rpm }
+  const atSpeed = asked !== undefined || kind === 'ac-output'
+  return atSpeed && rpm !== undefined ? { ...stated, rpm } : stated
 }

@@ -145,8 +145,8 @@ export function useTyping(into: TypedInto) {
     reason: string,
     conditions?: Conditions,
   ): ReadingProblem | null {
-    const { instrument, leads, contact, range, pair, index, x, xText, decimalComma } = reading
-    const at = { instrument, leads, contact, range, pair, index, x, xText }
+    const { instrument, leads, contact, range, pair, index, x, xText, where, decimalComma } = reading
+    const at = { instrument, leads, contact, range, pair, index, x, xText, where }
     const stated = Object.fromEntries(Object.entries(at).filter(([, value]) => value !== undefined)) as ReadingSetting
     const under = { ...reading.conditions, ...conditions }
     const made = typedReading(text, quantity ?? into.quantity(), decimalComma, {
@@ -164,7 +164,7 @@ export function useTyping(into: TypedInto) {
   /** A figure typed on a step that has one already is the new reading, and the old one is struck. */
   function heldOrSecond(): Doing | undefined {
     const one = into.current()
-    if (!one || one.entry === undefined) return undefined
+    if (!one || one.entry === undefined || one.anew) return undefined
     return {
       step: one.step.id,
       supersedes: one.entry,

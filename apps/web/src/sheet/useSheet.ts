@@ -3,7 +3,9 @@ import { useShop } from '../store/shop'
 import { takenText, type Figures } from '../words/figures'
 import { remarkWords } from '../words/remarks'
 import { checkLabel } from '../words/points'
+import { outcomeWords, placeWords } from '../words/kinds'
 import { clock } from '../words/times'
+import { workDone } from '../words/works'
 
 /** Entries of one kind that nobody took back, in the order made. */
 export function standingOf<Kind extends Entry['kind']>(
@@ -49,8 +51,9 @@ export function alsoOnTape(run: Run): { id: string; at: string; kind: string; wo
 function alsoWords(entry: Entry, { card }: Run): string | undefined {
   if (entry.kind === 'note') return entry.words
   if (entry.kind === 'skip') return `${checkLabel(card, entry.check)}: ${entry.reason}`
-  if (entry.kind === 'work') return `${entry.what}, ${entry.place}. ${entry.words ?? ''}`
-  return entry.kind === 'outcome' ? `${entry.what}. ${entry.words}` : undefined
+  if (entry.kind === 'work') return workDone(card, entry)
+  if (entry.kind === 'place') return `${placeWords[entry.where]} from here on`
+  return entry.kind === 'outcome' ? `${outcomeWords[entry.what]}. ${entry.words}` : undefined
 }
 
 /** What each winding read by itself, for its drawing. */

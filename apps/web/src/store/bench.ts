@@ -14,8 +14,9 @@ import {
   type Run,
   type RunState,
   type StepState,
+  type WorkOrder,
 } from '@sure-spool/core'
-import { useEventListener, useNow } from '@vueuse/core'
+import { useEventListener, useLocalStorage, useNow } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { useMeter } from '../reading/useMeter'
@@ -58,8 +59,12 @@ export const useBench = defineStore('bench', () => {
   const tabs = 'BroadcastChannel' in globalThis ? new BroadcastChannel('sure-spool') : undefined
   onScopeDispose(() => tabs?.close())
 
+  /** test by test or coil by coil: remembered by person */
+  const order = useLocalStorage<WorkOrder>(() => `spool.order.${shop.person?.id ?? ''}`, 'tests', {
+    writeDefaults: false,
+  })
   const state = computed<RunState | undefined>(
-    (before) => run.value && runState(run.value, before?.run.id === run.value.id ? before : undefined),
+    (before) => run.value && runState(run.value, before?.run.id === run.value.id ? before : undefined, order.value),
   )
   /** the run on its card with what was asked of it besides */
   const asked = computed(() => state.value?.run)
@@ -206,7 +211,10 @@ export const useBench = defineStore('bench', () => {
     const found = stepBetween(steps.value, prepared, pair, kind, said !== undefined)
     if (found !== undefined) return goTo(found)
     const check = askedOf(state.value.run.card, newId(), pair, kind)
-    if (add({ kind: 'ask', check })) goTo(check.id)
+    // on a card that tells the two places apart it belongs to the one where it was asked
+    const isPlaced = prepared.card.checks.some(({ where }) => where !== undefined)
+    const asked = isPlaced ? { ...check, where: prepared.place } : check
+    if (add({ kind: 'ask', check: asked })) goTo(check.id)
   }
 
   /** Takes what a neighbour reads at this step as a reference. @returns whether the words are no figure */
@@ -247,6 +255,7 @@ export const useBench = defineStore('bench', () => {
     ...typing,
     doing,
     cursor,
+    order,
     serverSays,
     lastReading,
     lastEntry,

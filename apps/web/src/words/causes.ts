@@ -26,6 +26,8 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
         return `${capital(terminalLabel(card, first))} lead open, between ${betweenWords(card, cause)}.`
       return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
     case 'to-frame':
+      if (cause.bent)
+        return `${capital(terminalLabel(card, cause.bent.lead))} lead reaches ${frame}${cause.bent.where === undefined ? '' : ` at ${cause.bent.where}`}${ohmsOf(cause, state, figures)} while it is bent.`
       return `${name} ${cause.of.length > 1 ? 'reach' : 'reaches'} ${frame}${ohmsOf(cause, state, figures)}${alongOf(cause, card)}.`
     case 'insulation-low':
       return `${name} ${cause.of.length > 1 ? 'leak' : 'leaks'} to ${frame}${ohmsOf(cause, state, figures)}${voltsOf(cause, figures)}.`

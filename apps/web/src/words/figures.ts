@@ -62,6 +62,8 @@ export function takenParts(evaluation: Evaluation, figures: Figures): { digits: 
   if (reading.kind === 'answer') return { digits: reading.answer ?? '', unit: '' }
   if (reading.kind === 'spread' && reading.low !== undefined && reading.high !== undefined)
     return { digits: `${figures.bound(reading.low, quantity)}–${figures.bound(reading.high, quantity)}`, unit: '' }
+  if (reading.kind === 'spread' && reading.low !== undefined)
+    return { digits: `${figures.bound(reading.low, quantity)}, ${dropWords(reading.drops)}`, unit: '' }
   if (reading.kind === 'value' && evaluation.taken !== undefined)
     return figures.parts(evaluation.taken, quantity, evaluation.parsed?.resolution ?? evaluation.resolution)
   const sign = reading.kind === 'below' ? '<' : '>'
@@ -69,6 +71,8 @@ export function takenParts(evaluation: Evaluation, figures: Figures): { digits: 
   const [digits = '', unit = ''] = figures.bound(evaluation.bound, quantity).split('\u2009')
   return { digits: `${sign}${digits}`, unit }
 }
+
+const dropWords = (drops = 1): string => (drops > 1 ? `drops out ${drops} times` : 'drops out')
 
 /** `takenParts` as one text. */
 export function takenText(evaluation: Evaluation, figures: Figures): string {

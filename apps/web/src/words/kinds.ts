@@ -7,7 +7,9 @@ import type {
   History,
   Isolation,
   LookId,
+  Place,
   Quantity,
+  WorkId,
 } from '@sure-spool/core'
 import type { FindingWord, Grade, StepGroup, Verdict } from '@sure-spool/core'
 
@@ -76,6 +78,23 @@ export const isolationWords: Record<Isolation, string> = {
   'one-lead-lifted': 'one lead lifted',
   'in-circuit': 'still in circuit',
 }
+
+export const workWords: Record<WorkId, string> = {
+  off: 'taken off',
+  on: 'refitted',
+  unsolder: 'unsoldered',
+  solder: 'soldered',
+  reflow: 'reflowed',
+  splice: 'spliced',
+  clean: 'cleaned',
+  rewind: 'rewound',
+  fix: 'fixed',
+  reinstall: 'mounted',
+  run: 'ran',
+  'replace-neighbour': 'neighbour replaced',
+}
+
+export const placeWords: Record<Place, string> = { machine: 'on the machine', bench: 'on the bench' }
 
 export const cautionWords: Record<CautionId, string> = {
   'supply-off': 'Supply off, unplugged and locked out before you touch it.',

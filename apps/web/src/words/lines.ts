@@ -7,6 +7,7 @@ export type LineGroup = (typeof lineGroups)[number]
 const working = new Set<CheckKind>(['ac-output', 'dc-output', 'current', 'lamp', 'act', 'field', 'response'])
 
 /** What is read while it works is not a matter of its windings, even where it is read to frame. */
+const isBent = ({ conditions }: Pick<Check, 'conditions'>): boolean => conditions?.state?.includes('flexed') ?? false
 const groupOfLine = ({ kind, conditions }: Pick<Check, 'kind' | 'conditions'>, toFrame: boolean): LineGroup =>
   working.has(kind) ? (conditions?.rpm === undefined ? 'At work' : 'At speed') : toFrame ? 'Ground' : 'Windings'
 
@@ -60,7 +61,7 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
           .flatMap(joinedTo)
           .filter((id) => card.terminals.find((one) => one.id === id)?.part !== 'joint') ?? []
       const label =
-        check.toFrame && stands.length > 1
+        check.toFrame && stands.length > 1 && !isBent(check)
           ? `stands for ${stands.map((id) => terminalLabel(card, id)).join(', ')}`
           : isAsked(check.id)
             ? 'asked besides the card'

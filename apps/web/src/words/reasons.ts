@@ -48,6 +48,8 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
       return 'the part is not at a known temperature: let it rest or measure it'
     case 'conditions-not-met':
       return 'not taken under the card’s conditions, so it does not count'
+    case 'leg-to-frame':
+      return 'no volts to the frame, while the other two read all there is: it sits on the frame'
     case 'unsteady':
       return 'it moves while it is held'
     case 'wrong-answer':

@@ -1,4 +1,4 @@
-import type { Card, Step } from '@sure-spool/core'
+import type { Card, Check, Step } from '@sure-spool/core'
 import type { Figures } from './figures'
 import { checkLabel, placeLabel } from './points'
 
@@ -11,6 +11,9 @@ const plain: Record<Exclude<Step['kind'], 'reading' | 'answer' | 'look'>, string
   finding: 'finding, decide',
 }
 
+const samePair = ({ at }: Check, { at: other }: Check): boolean =>
+  'pair' in at && 'pair' in other && [...at.pair].sort().join() === [...other.pair].sort().join()
+
 /** A step's short name, as it stands on the path. */
 export function stepLabel(card: Card, step: Step, figures: Figures): string {
   if (step.kind === 'look') return step.place
@@ -18,8 +21,12 @@ export function stepLabel(card: Card, step: Step, figures: Figures): string {
   if (step.kind !== 'reading') return plain[step.kind]
   const check = card.checks.find((one) => one.id === step.check)
   const place = placeLabel(card, step.check, step.point, figures)
+  const isBent = (one: Check | undefined) => one?.conditions?.state?.includes('flexed') ?? false
+  const alike = (one: Check) => one.kind === check?.kind && isBent(one) === isBent(check) && samePair(one, check)
+  // two checks of one pair are told apart by what they are of
+  if (card.checks.some((one) => one.id !== step.check && alike(one))) return checkLabel(card, step.check)
   if (step.point.drive) return `${place}, driven`
-  return check?.conditions?.state?.includes('flexed') && step.point.pair ? `${place}, bent` : place
+  return isBent(check) && step.point.pair ? `${place}, bent` : place
 }
 
 /** At most so many are said by name. */

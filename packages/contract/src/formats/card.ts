@@ -139,6 +139,7 @@ export const checkSchema = z.strictObject({
   ]),
   at,
   required: z.boolean(),
+  where: z.enum(['machine', 'bench']).optional(),
   only: z.array(wordSchema).optional(),
   quantity: z.enum(quantities).optional(),
   x: z.enum(quantities).optional(),

@@ -37,6 +37,8 @@ export interface Cause {
   volts?: number
   /** of `winding-open` and of a `joint` whose lead is broken: the two points between which no path is left */
   between?: [string, string]
+  /** of `to-frame`: the lead that reached it while it was bent, and where it was bent */
+  bent?: { lead: string; where?: string }
   /** of `to-frame`: where along the winding, if its two ends tell */
   along?: Along
 }
@@ -68,4 +70,6 @@ export interface Fact {
   windings: ReadonlySet<string>
   /** the quantity is alternating or moving, and follows its winding */
   follows: boolean
+  /** too little comes out of the whole part, at points that no winding of it ends at: as a battery that is not charged */
+  starved?: true
 }

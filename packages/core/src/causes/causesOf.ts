@@ -16,7 +16,7 @@ import { windingCandidates } from './windingCauses'
 export function causesOf(input: CauseInput): Cause[] {
   const facts = factsOf(input)
   const candidates = [...windingCandidates(input, facts), ...together(facts)]
-    .map((one) => ({ ...one, facts: facts.filter(one.covers) }))
+    .map((one) => ({ ...one, facts: facts.filter((fact) => one.covers(fact) || starves(one.cause, fact)) }))
     .filter((one) => one.facts.length > 0)
     .sort((a, b) => rank(a) - rank(b) || Number(b.own) - Number(a.own))
   const chosen = smallestSet(candidates, facts).sort((a, b) => rank(a) - rank(b))
@@ -28,13 +28,35 @@ export function causesOf(input: CauseInput): Cause[] {
   return [...causes, ...otherKinds(input)]
 }
 
+/** A fault of its windings is why a part gives too little. */
+const starves = ({ kind }: BareCause, { starved }: Fact): boolean => starved === true && weakens.has(kind)
+const weakens: ReadonlySet<string> = new Set(['winding-open', 'winding-low', 'to-frame', 'insulation-low', 'bridged'])
+
 /** Of several places read the one nearest the fault tells its ohms best; two ends tell where it is. */
 function placed(input: CauseInput, cause: BareCause, facts: Fact[]): Partial<Cause> {
   if (cause.kind === 'winding-open') return openBetween(input, cause)
   if (cause.kind !== 'to-frame') return {}
   const read = facts.flatMap(({ alone }) => (alone.kind === 'to-frame' ? (alone.ohms ?? []) : []))
   const along = alongWinding(input, cause)
-  return { ...(read.length > 0 ? { ohms: Math.min(...read) } : {}), ...(along ? { along } : {}) }
+  const bent = bentLead(input, facts)
+  return {
+    ...(read.length > 0 ? { ohms: Math.min(...read) } : {}),
+    ...(bent ? { bent } : along ? { along } : {}),
+  }
+}
+
+/** The one lead that reached the frame only while it was bent: the fault is in it, and not in the windings behind. */
+function bentLead({ checks }: CauseInput, facts: Fact[]): Cause['bent'] {
+  const reached = checks
+    .filter(({ check }) => facts.some(({ id }) => id === check.id))
+    .flatMap(({ points }) => points.flatMap(({ evaluation }) => evaluation ?? []))
+    .filter((one) => one.verdict === 'outside' && one.quantity === 'resistance')
+  const [first, ...more] = reached.map(({ pair, entry: { reading } }) => ({
+    lead: reading.conditions?.state?.includes('flexed') ? pair?.find((end) => end !== 'frame') : undefined,
+    where: reading.where,
+  }))
+  if (first?.lead === undefined || more.some(({ lead }) => lead !== first.lead)) return undefined
+  return { lead: first.lead, ...(first.where === undefined ? {} : { where: first.where }) }
 }
 
 const rank = ({ cause }: Candidate): number => causeKinds.indexOf(cause.kind)

@@ -51,14 +51,20 @@ function factOf(input: CauseInput, fault: Fault): Fact {
   const evaluation =
     state?.points.find((point) => point.evaluation?.entry.id === fault.entry)?.evaluation ?? relation?.odd
   const windings = new Set((relation?.members ?? []).flatMap((one) => [...one.check.touches]))
-  if (relation) return { id: relation.relation.id, alone: ofRelation(input, relation), windings, follows: false }
+  if (relation) {
+    const starved = relation.relation.kind === 'above' && windings.size === 0 ? { starved: true as const } : {}
+    return { id: relation.relation.id, alone: ofRelation(input, relation), windings, follows: false, ...starved }
+  }
   const id = fault.check ?? ''
   if (!state || !evaluation) return { id, alone: { kind: 'figure', of: [id] }, windings, follows: false }
+  const alone = ofReading(input, state, evaluation)
+  const isStarved = alone.kind === 'output' && state.check.touches.size === 0 && sideOf(evaluation) === 'low'
   return {
     id,
-    alone: ofReading(input, state, evaluation),
+    alone,
     windings: state.check.toFrame ? new Set() : state.check.touches,
     follows: follows.has(state.check.kind),
+    ...(isStarved ? { starved: true as const } : {}),
   }
 }
 
@@ -101,6 +107,7 @@ function ofReading(input: CauseInput, state: CheckState, one: Evaluation): BareC
   if (reading.index !== undefined) return { kind: 'ring' in check.at ? 'bars' : 'items', of: [String(reading.index)] }
   if (kind === 'contacts') return ofContacts(input, one)
   if (one.reason === 'wrong-answer') return { kind: 'answer', of: [check.id] }
+  if (one.reason === 'leg-to-frame') return { kind: 'to-frame', of: legAt(input, one.pair ?? []) }
   if (follows.has(kind)) return { kind: 'output', of: [check.id] }
   if (one.reason === 'unlike-the-rest') return { kind: 'unlike', of: [check.id] }
   const frame = one.pair?.find((end) => end === 'frame')
@@ -119,6 +126,13 @@ function ofReading(input: CauseInput, state: CheckState, one: Evaluation): BareC
   if (check.touches.size === 0 && (kind === 'continuity' || one.limit?.kind === 'closed'))
     return { kind: 'wire', of: [check.id] }
   return { kind: 'figure', of: [check.id] }
+}
+
+/** The leg that ends at a lead; where no winding does, the lead itself. */
+function legAt({ prepared: { card } }: CauseInput, pair: readonly string[]): string[] {
+  const lead = pair.find((end) => end !== 'frame') ?? ''
+  const leg = card.windings.find(({ from, to }) => from === lead || to === lead)
+  return [leg?.id ?? lead]
 }
 
 /** The windings of the group that a terminal is in; of a lone side the winding that broke off it. */

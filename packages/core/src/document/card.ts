@@ -79,6 +79,8 @@ export interface Check {
   at: At
   required: boolean
   only?: string[]
+  /** on the machine, or on the bench: while the run is at the other place it waits, and holds nothing */
+  where?: Place
   quantity?: Quantity
   x?: Quantity
   items?: number
@@ -86,6 +88,9 @@ export interface Check {
   conditions?: Conditions
   how?: { range?: string; either?: boolean; note?: string }
 }
+
+/** Where a part is while it is read: in its machine, or taken off it. */
+export type Place = 'machine' | 'bench'
 
 export interface CardLimit {
   id: string

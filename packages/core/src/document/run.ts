@@ -1,5 +1,5 @@
 /** The run: one session of a unit on the bench. Its entries are the only thing kept; all else is computed from them. */
-import type { Card, Check, Conditions, Rule, Terminal } from './card'
+import type { Card, Check, Conditions, Place, Rule, Terminal } from './card'
 import type { CautionId, ComplaintId, DecisionId, Isolation, LookId, Quantity, WorkId } from './ids'
 
 export interface Run {
@@ -102,6 +102,8 @@ export type EntryBody =
   | { kind: 'point'; terminal: Terminal; on: string }
   /** a twin, neighbour or earlier run taken as reference at the bench */
   | { kind: 'compare'; with: Comparison }
+  /** where the part is from here on; until one says otherwise it is on the bench */
+  | { kind: 'place'; where: Place }
   | { kind: 'skip'; check: string; reason: string }
   | { kind: 'answer'; remark: string; reason: string }
   | { kind: 'take-back'; entry: string; reason: string }
@@ -132,6 +134,8 @@ export interface Reading {
   index?: number
   x?: number
   xText?: string
+  /** the place that was bent */
+  where?: string
   /** a beep is below the meter's `beepsBelow`, no beep above it; its text is not parsed */
   method?: 'beeper'
   supersedes?: string

@@ -32,13 +32,14 @@ export {
   splitBy,
   quantityOf,
   unmetCondition,
+  waits,
   windingsBetween,
   type NeededPoint,
   type PreparedCard,
   type PreparedCheck,
   type PreparedLimit,
 } from './preparedCard'
-export { entriesThatStand, readTape, takenBackIn, type ReadingEntry, type Tape } from './tape'
+export { entriesThatStand, placeNow, readTape, stoodBefore, takenBackIn, type ReadingEntry, type Tape } from './tape'
 export {
   answersFor,
   demandedKind,

@@ -85,7 +85,7 @@ describe('what is driven or run', () => {
     step.kind === 'reading' && step.group === 'act' ? [step.check] : [],
   )
   test('comes set-up by set-up in the card’s order, whatever the clips would save', () => {
-    expect(charging).toEqual(['volts', 'volts', 'volts', 'rest', 'charge'])
+    expect(charging).toEqual(['volts', 'volts', 'volts', 'rest', 'charge', 'peak'])
   })
 
   test('a set-up that comes twice on a card is set up once', () => {

@@ -2,6 +2,7 @@ import { isAsked } from '../asked'
 import { onceFor, type CautionId, type Conditions } from '../document'
 import type { Drive } from '../function'
 import type { PreparedCard, PreparedCheck } from '../judgement'
+import { byCoil, type WorkOrder } from './byCoil'
 
 export type StepGroup = 'meet' | 'safe' | 'leads' | 'windings' | 'ground' | 'act' | 'asked' | 'finding'
 
@@ -16,8 +17,11 @@ export interface StepPoint {
   drive?: Drive | null
 }
 
-/** One thing to do, in working order. `id` is stable for a card, so that a run is left and entered at the same step. */
-export type Step = { id: string; group: StepGroup; cautions: CautionId[] } & (
+/**
+ * One thing to do, in working order. `id` is stable for a card, so that a run is left and entered at the same step. `coil` is the winding it
+ * is of, where a person works coil by coil.
+ */
+export type Step = { id: string; group: StepGroup; cautions: CautionId[]; coil?: string } & (
   | { kind: 'look'; check?: string; place: string }
   | { kind: 'isolate' }
   | { kind: 'temperature' }
@@ -39,12 +43,17 @@ const answered = new Set(['act', 'lamp'])
  * that keeps one clip where it is for as long as possible; a whole comes after its parts; what needs power comes last, what one
  * set-up serves together; what was asked besides stands behind all that the card asks.
  * @param first checks whose steps come before all other readings: those that failed this unit before
+ * @param order test by test; or coil by coil, all that one winding wants before the next
  * @example
  * planSteps(prepareCard(twinCard())).map(({ kind }) => kind).slice(0, 4)
  * // [ 'look', 'isolate', 'temperature', 'leads' ]
  */
-export function planSteps(prepared: PreparedCard, first: readonly string[] = noneFirst): Step[] {
-  const steps = stepsOf(prepared)
+export function planSteps(
+  prepared: PreparedCard,
+  first: readonly string[] = noneFirst,
+  order: WorkOrder = 'tests',
+): Step[] {
+  const steps = order === 'coils' ? coilsOf(prepared) : stepsOf(prepared)
   return first.length === 0 ? steps : brought(steps, new Set(first))
 }
 
@@ -66,6 +75,7 @@ function brought(steps: Step[], first: ReadonlySet<string>): Step[] {
 }
 
 const stepsOf = onceFor(orderSteps)
+const coilsOf = onceFor((prepared: PreparedCard) => byCoil(stepsOf(prepared), prepared))
 
 function orderSteps(prepared: PreparedCard): Step[] {
   const { card } = prepared
@@ -183,18 +193,27 @@ function readingStep({ check, point, mark }: Placed, group: StepGroup, cautions:
   return { id: mark === '' ? id : `${id}:${mark}`, kind: 'reading', check: id, point, required, group, cautions }
 }
 
-/** Card order, but of what is left always a pair that shares a clip with the last one, narrower checks before wider ones. */
+/** Whether one reads a part of the windings that another reads. */
+const isPartOf = ({ check: part }: Placed, { check: whole }: Placed): boolean =>
+  !whole.toFrame &&
+  part.touches.size < whole.touches.size &&
+  [...part.touches].every((id) => whole.touches.has(id)) &&
+  part.touches.size > 0
+
+/**
+ * Card order, but of what is left always a pair that shares a clip with the last one, narrower checks before wider ones; a whole never before
+ * its parts.
+ */
 function clipOrder(places: Placed[]): Placed[] {
   const left = [...places]
   const ordered: Placed[] = []
   const breadth = ({ check }: Placed) => (check.toFrame ? 0 : Math.max(1, check.touches.size))
   while (left.length > 0) {
     const last = ordered.at(-1)
-    const least = Math.min(...left.map(breadth))
     const sharing = left.filter((one) => last?.point.pair?.some((terminal) => one.point.pair?.includes(terminal)))
     const next =
       sharing.find((one) => breadth(one) === Math.min(...sharing.map(breadth))) ??
-      left.find((one) => breadth(one) === least)
+      left.find((one) => !left.some((other) => isPartOf(other, one)))
     if (!next) break
     ordered.push(next)
     left.splice(left.indexOf(next), 1)

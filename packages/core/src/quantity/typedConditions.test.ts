@@ -17,6 +17,11 @@ describe('conditions typed behind a reading', () => {
     ['3000 rpm, lamps on', { rpm: 3000, load: 'lamps on' }],
     ['3000 rpm; bent', { rpm: 3000, state: ['flexed'] }],
     ['at rest, held', { state: ['at rest', 'held'] }],
+    ['bent at the clamp', { state: ['flexed'], where: 'the clamp' }],
+    ['at 4 cm from coil end', { where: '4 cm from coil end' }],
+    ['at 3000 rpm', { rpm: 3000 }],
+    ['at 120 Hz, at the boot', { hertz: 120, where: 'the boot' }],
+    ['at idle', { state: ['at idle'] }],
   ])('%s', (text, typed) => expect(typedConditions(text, words, false)).toEqual(typed))
 
   it('keeps the shop’s decimal mark apart from the comma between two', () => {

@@ -1,8 +1,8 @@
 import type { Card, Conditions } from '../document'
 import { parseReading, type ReadingProblem } from './parseReading'
 
-/** What of a reading's conditions is typed with it. */
-export type TypedConditions = Pick<Conditions, 'rpm' | 'hertz' | 'load' | 'state'>
+/** What of a reading's conditions is typed with it, and the place that was bent. */
+export type TypedConditions = Pick<Conditions, 'rpm' | 'hertz' | 'load' | 'state'> & { where?: string }
 
 /** The words a card has for how a reading is taken. */
 export interface ConditionWords {
@@ -23,12 +23,14 @@ export function conditionWordsOf({ checks }: Pick<Card, 'checks'>): ConditionWor
 
 const asSpeed = /^([\d.,]+)\s*(?:rpm|r\/min|1\/min|min-1)$/i
 const asFrequency = /^[\d.,]+\s*[kM]?Hz$/
+/** Where it was done: `bent at the clamp`. */
+const asPlace = /^(?:(.+?)\s+)?at\s+(?!(?:rest|idle|speed|once)\b)(.+)$/i
 /** How a hand says that a lead was moved. */
 const bent = /^(?:bent|bend|flex|bending|flexing)$/i
 
 /**
  * The conditions typed behind a reading's `@`: a speed, a frequency, a load or a state, apart from one another by `, ` or `;`.
- * A beginning of one of the card's words is that word; any other word is a state.
+ * A beginning of one of the card's words is that word; any other word is a state; what stands behind `at` is where it was done.
  * @returns the conditions, or the problem that keeps the text from being any
  * @example
  * typedConditions('2570 rpm, lamps', { loads: ['lamps on'], states: [] }, false)
@@ -41,7 +43,12 @@ export function typedConditions(
 ): TypedConditions | { problem: ReadingProblem } {
   const typed: TypedConditions = {}
   const said: string[] = []
-  for (const part of text.split(/,\s+|;/).map((one) => one.trim())) {
+  for (const words of text.split(/,\s+|;/).map((one) => one.trim())) {
+    const isState = words !== '' && states.some((state) => state.toLowerCase().startsWith(words.toLowerCase()))
+    const [, done, where] = isState ? [] : (asPlace.exec(words) ?? [])
+    const isMeasured = where !== undefined && (asSpeed.test(where) || asFrequency.test(where))
+    if (where !== undefined && !isMeasured) typed.where = where
+    const part = isMeasured ? where : where === undefined ? words : (done ?? '')
     if (part === '') continue
     const speed = asSpeed.exec(part)
     if (speed || asFrequency.test(part)) {

@@ -14,6 +14,7 @@ export type ReadingSetting = Pick<
   | 'index'
   | 'x'
   | 'xText'
+  | 'where'
   | 'supersedes'
   | 'mistyped'
   | 'reason'

@@ -38,7 +38,7 @@ describe('what a run ends without', () => {
 
   test('a group is named by a terminal that a probe reaches, not by its star point', () => {
     const legs = new Script(chargingCard()).ready().read('uv', '.62')
-    expect(closing.windingsUntested(sceneOf(legs).closing)?.params['groups']).toBe('U')
+    expect(closing.windingsUntested(sceneOf(legs).closing)?.params['groups']).toBe('U P')
   })
 
   test('a test at work, on a family whose ohms miss shorted turns', () => {

@@ -235,6 +235,7 @@ describe('how remarks are given', () => {
       .read('wu', '0.6212')
       .framed('U')
     expect(script.state().remarks.map((one) => `${one.id} ${JSON.stringify(one.params)}`)).toEqual([
+      'windings-untested {"groups":"P","pins":"P Q"}',
       expect.stringContaining('static-only'),
     ])
   })

@@ -8,6 +8,7 @@ import {
   sideOf,
   confirmationOf,
   entriesThatStand,
+  waits,
   type Confirmation,
 } from '../judgement'
 
@@ -70,6 +71,10 @@ export function findingOf(input: FindingInput): Finding {
   for (const state of input.checks) judgeCheckPoints(input, state, faults, open, continuityOnly)
   for (const state of input.relations) judgeOne(input, state, faults, open)
   for (const { place, entry } of faultsSeen(input.bench)) faults.push({ place, entry, side: 'other' })
+  // what waits for the other place holds nothing, but where nothing at all was read nothing is known
+  const waiting = input.checks.find(({ check }) => waits(input.bench.prepared, check))
+  const isUnread = input.checks.every(({ points }) => points.every(({ evaluation }) => !evaluation))
+  if (isUnread && waiting && faults.length + open.length === 0) open.push({ why: 'not-read', check: waiting.check.id })
   const word = faults.length > 0 ? 'fault-found' : open.length > 0 ? 'undecided' : 'no-fault-found'
   return { word, faults, open, continuityOnly: [...new Set(continuityOnly)] }
 }

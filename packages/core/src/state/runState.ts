@@ -1,7 +1,7 @@
 import { causesOf, type Cause } from '../causes'
 import type { Card, Run } from '../document'
 import { pointsMade, withAsked } from '../asked'
-import { planSteps } from '../plan'
+import { planSteps, type WorkOrder } from '../plan'
 import { closingRules, sumRemarks, watch, type Firing, type LookedOver, type RemarkId } from '../sense'
 import { coreVersion } from '../version'
 import {
@@ -21,6 +21,7 @@ import {
   sideOf,
   confirmationOf,
   entriesThatStand,
+  placeNow,
   readTape,
   takenBackIn,
   type Tape,
@@ -80,14 +81,15 @@ interface Trace {
  * Judges a run: which readings count, verdicts, relations, remarks, finding and step (CARD; METHODS 4, 11; SENSE).
  * @param given a valid run; the state's own run has what was asked besides among its card's checks
  * @param before the same run as it was judged earlier: what its new entries leave as it was is not judged again
+ * @param order in which the steps are worked; it changes no verdict
  * @returns the same state for the same entries, however they were batched; never throws on a valid run
  * @example
  * runState(scenes.low().run).finding.faults[0].side // 'low'
  */
-export function runState(given: Run, before?: RunState): RunState {
+export function runState(given: Run, before?: RunState, order: WorkOrder = 'tests'): RunState {
   const run = withAsked(given)
   const tape = readTape(run)
-  const whole = { run, prepared: prepareCard(run.card, run.unit.variant), tape }
+  const whole = { run, prepared: prepareCard(run.card, run.unit.variant, placeNow(tape)), tape }
   const judgedApart = judgeAlone(whole, before?.trace.alone)
   const { bench, evaluations: alone } = judgedApart.split
   const { prepared } = bench
@@ -133,7 +135,7 @@ export function runState(given: Run, before?: RunState): RunState {
   })
   const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
   const closed = isClosed(run)
-  const progress = progressOf(bench, planSteps(prepared, failedBefore(run)), checks, remarks, finding, closed)
+  const progress = progressOf(bench, planSteps(prepared, failedBefore(run), order), checks, remarks, finding, closed)
   const holding = remarks.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
   return {
     core: coreVersion,

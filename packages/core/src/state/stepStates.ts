@@ -2,9 +2,12 @@ import type { Firing } from '../sense'
 import {
   answersFor,
   entriesThatStand,
+  stoodBefore,
+  unmetCondition,
   type Bench,
   type CheckState,
   type Evaluation,
+  type PointState,
   type PreparedCheck,
 } from '../judgement'
 import type { Finding } from './finding'
@@ -74,17 +77,29 @@ function seen(bench: Bench, step: Step, checks: CheckState[], finding: Finding):
         entriesThatStand(bench.tape, 'decision').findLast((entry) => entry.what !== 'more-tests'),
       )
     default:
-      return readStep(step, checks, finding)
+      return readStep(bench, step, checks, finding)
   }
 }
 
 const done = (step: Step, entry: { id: string } | undefined): StepState =>
   entry ? { step, status: 'done', entry: entry.id } : { step, status: 'to-do' }
 
+/** What was read at another speed than the card's stands, and is read again at that. */
+const tooSlow = ({ reason, evaluation }: PointState): boolean =>
+  reason === 'conditions-not-met' &&
+  evaluation !== undefined &&
+  evaluation.entry.reading.conditions?.rpm !== undefined &&
+  unmetCondition(evaluation.check, evaluation.entry.reading.conditions) === 'rpm'
+
+/** What failed before the part was worked on is asked again, wherever the work was (SENSE, retest-missing). */
+const isRepaired = ({ tape }: Bench, { evaluation }: PointState): boolean =>
+  tape.changes.some((work) => evaluation !== undefined && stoodBefore(tape.entries, evaluation.entry, work))
+
 /** Insulation whose volts or ohms had not come up yet: the tips stay where they are. */
 const notThereYet: ReadonlySet<string> = new Set(['hold-until-settled', 'test-voltage-low'])
 
 function readStep(
+  bench: Bench,
   step: Extract<Step, { kind: 'reading' | 'answer' }>,
   checks: CheckState[],
   finding: Finding,
@@ -100,7 +115,11 @@ function readStep(
     (one) => one.entry === entry && (one.why === 'take-again' || one.why === 'clip-on') && one.relation === undefined,
   )
   if (again) return { step, status: 'again', point, entry }
+  if (tooSlow(point)) return { step, status: 'again', later: true, anew: true, point, entry }
+  if (point.verdict === 'outside' && isRepaired(bench, point))
+    return { step, status: 'again', anew: true, point, entry }
   const provesNothing = finding.open.some((one) => one.entry === entry && one.why === 'none')
+  if (point.reason === 'conditions-not-met') return { step, status: 'done', anew: true, point, entry }
   if (!provesNothing || point.reason === undefined) return { step, status: 'done', point, entry }
   if (notThereYet.has(point.reason)) return { step, status: 'again', point, entry }
   return point.reason === 'range-too-low'

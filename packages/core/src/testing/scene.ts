@@ -2,6 +2,7 @@ import { pointsMade } from '../asked'
 import type { CauseInput } from '../causes'
 import type { Relation, Run } from '../document'
 import {
+  placeNow,
   prepareCard,
   type Bench,
   type Evaluation,
@@ -38,7 +39,7 @@ export interface Scene {
 export function sceneOf(script: Script): Scene {
   const state = script.state()
   const { run, tape, evaluations } = state
-  const prepared = prepareCard(run.card, run.unit.variant)
+  const prepared = prepareCard(run.card, run.unit.variant, placeNow(tape))
   const all = [...evaluations.values()]
   const found = <T>(one: T | undefined, what: string): T => {
     if (one === undefined) throw new Error(`The scene has no ${what}.`)

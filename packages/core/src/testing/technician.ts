@@ -44,7 +44,10 @@ export function workThrough(script: Script, bench: Bench): Script {
 
 /** Whether a card is one he can decide: every required check in ohms, every winding's figure known, limits for any unit. */
 export const decidedByOhms = (card: Card): boolean =>
-  card.checks.every(({ kind, required }) => !required || ['look', 'resistance', 'continuity'].includes(kind)) &&
+  card.checks.every(
+    ({ kind, required, where }) =>
+      !required || where === 'machine' || ['look', 'resistance', 'continuity'].includes(kind),
+  ) &&
   card.windings.every(({ ohms }) => ohms !== undefined) &&
   card.checks.some((check) => check.limits.some((limit) => limit.for === 'any'))
 

@@ -10,35 +10,35 @@ const age = (minutes: number): string =>
 
 /** The meter: its range, its signs, its leads and its zero. */
 export const meterRemarks = {
-  'over-on-low-range': ({ params, ohms }) => ({
-    what: `Over range here proves only more than ${ohms('bound')}.`,
+  'over-on-low-range': ({ params, read }) => ({
+    what: `Over range here proves only more than ${read('bound')}.`,
     todo:
-      'goTo' in params ? `Go to ${ohms('goTo')} before calling it open.` : 'Use a higher range before calling it open.',
+      'goTo' in params ? `Go to ${read('goTo')} before calling it open.` : 'Use a higher range before calling it open.',
   }),
-  'near-full-scale': ({ ohms }) => ({
-    what: `Close to the end of the ${ohms('range')} range.`,
+  'near-full-scale': ({ read }) => ({
+    what: `Close to the end of the ${read('range')} range.`,
     todo: 'A slightly larger part would have read open; take the next range.',
   }),
-  'meter-cannot': ({ ohms, figures, number }) => ({
-    what: `The limits are ${ohms('window')} apart and this meter is good to ±${figures.expanded(number('u'))}.`,
+  'meter-cannot': ({ read, doubt }) => ({
+    what: `The limits are ${read('window')} apart and this meter is good to ±${doubt('u')}.`,
     todo: 'No reading on it can settle this: use four wires or a finer meter.',
   }),
-  'coarse-range': ({ ohms }) => ({
-    what: `Few digits on the ${ohms('range')} range.`,
-    todo: `Drop to ${ohms('goTo')} for more.`,
+  'coarse-range': ({ read }) => ({
+    what: `Few digits on the ${read('range')} range.`,
+    todo: `Drop to ${read('goTo')} for more.`,
   }),
   'one-or-over': () => ({ what: 'A bare 1 on this meter is its over-range sign.', todo: 'Over range, or one ohm?' }),
   'zero-or-open': () => ({ what: 'Zero is joined, over range is no path.', todo: 'Which does the meter show?' }),
-  'prefix-jump': ({ ohms, figures, number }) => ({
-    what: `k, M or G? As typed it is ${figures.plain(number('times'), 2)} times what is expected (${ohms('expected')}).`,
+  'prefix-jump': ({ read, figures, number, quantity }) => ({
+    what: `${quantity === 'resistance' || quantity === 'insulation' ? 'k, M or G?' : 'Which prefix?'} As typed it is ${figures.plain(number('times'), 2)} times what is expected (${read('expected')}).`,
     todo: 'Look at the meter’s prefix again.',
   }),
   'prefix-decides': ({ text }) => ({
     what: `“${text('text')}”: Ω, k, M or G? The prefix decides this one.`,
     todo: 'Look at the meter again, and press what it shows.',
   }),
-  'beyond-meter': ({ text, ohms }) => ({
-    what: `${text('meter')} ends at ${ohms('highest')}, and this says ${ohms('value')}.`,
+  'beyond-meter': ({ text, read }) => ({
+    what: `${text('meter')} ends at ${read('highest')}, and this says ${read('value')}.`,
     todo: 'Which meter, which figure?',
   }),
   'milli-or-mega': () => ({ what: 'A small m is milli.', todo: 'Milli or mega?' }),
@@ -79,8 +79,8 @@ export const meterRemarks = {
     what: 'The meter was just used for amperes.',
     todo: 'Move the lead back to the ohm jack first.',
   }),
-  'meters-disagree': ({ ohms, text }) => ({
-    what: `${text('meter')} read ${ohms('other')} here, this one ${ohms('value')}: more than both may be off.`,
+  'meters-disagree': ({ read, text }) => ({
+    what: `${text('meter')} read ${read('other')} here, this one ${read('value')}: more than both may be off.`,
     todo: 'Compare their zeros.',
   }),
 } satisfies RemarkTexts

@@ -26,8 +26,8 @@ export const partRemarks = {
   }),
   'not-settled': () => ({ what: 'Kept before it had settled.', todo: 'Keep holding, and take it again.' }),
   unsteady: () => ({ what: 'It moves while it is held.', todo: 'Clip on and repeat: contact or part?' }),
-  'repeats-apart': ({ ohms }) => ({
-    what: `The two readings are apart: ${ohms('before')}, then ${ohms('value')}.`,
+  'repeats-apart': ({ read }) => ({
+    what: `The two readings are apart: ${read('before')}, then ${read('value')}.`,
     todo: 'Clean the contact and repeat.',
   }),
   'condition-missing': ({ text }) => ({

@@ -1,4 +1,4 @@
-import type { Card, Remark, RemarkId } from '@sure-spool/core'
+import type { Card, Quantity, Remark, RemarkId } from '@sure-spool/core'
 import type { Figures } from '../figures'
 
 export interface RemarkWords {
@@ -11,12 +11,16 @@ export interface RemarkWords {
 /** What a remark's words are made of. */
 export interface Said {
   params: Remark['params']
+  quantity: Quantity
   card: Card
   figures: Figures
   number: (key: string) => number
   text: (key: string) => string
   /** a figure of the remark as a bound, in ohms */
   ohms: (key: string) => string
+  /** a figure of the remark as a bound, and a standard uncertainty as ±2u, in the quantity of its check */
+  read: (key: string) => string
+  doubt: (key: string) => string
   /** a check of the remark by its points */
   pair: (key: string) => string
 }

@@ -35,6 +35,7 @@ export type Reason =
   | 'wrong-kind'
   | 'another-card'
   | 'kind-unset'
+  | 'leg-to-frame'
   | InsulationReason
 
 /** What the rest of the run says of a reading: the leads, temperature and isolation that govern it. */

@@ -1,4 +1,5 @@
 import type { PreparedCard, PreparedCheck } from '../preparedCard'
+import { itemOfPlace } from '../../work'
 import { stoodBefore, type ReadingEntry, type Tape } from '../tape'
 
 /**
@@ -15,17 +16,23 @@ export function outdated(
   pair: [string, string] | undefined,
 ): boolean {
   return tape.changes.some(
-    (work) => stoodBefore(tape.entries, entry, work) && worksOn(prepared, check, pair, work.place),
+    (work) => stoodBefore(tape.entries, entry, work) && worksOn(prepared, check, pair, entry.reading.index, work.place),
   )
 }
 
-/** A place that names no winding or terminal touches every winding; a ground test is touched by any winding of its group. */
+/**
+ * A place that names a bar or an item touches that one alone; one that names no winding, terminal, bar or item touches every winding; a
+ * ground test is touched by any winding of its group.
+ */
 function worksOn(
   { card, groupOf }: PreparedCard,
   check: PreparedCheck,
   pair: [string, string] | undefined,
+  index: number | undefined,
   place: string,
 ): boolean {
+  const item = itemOfPlace(place)
+  if (item !== undefined) return index === item
   const winding = card.windings.find((one) => one.id === place)
   const grounded = (terminal: string) =>
     check.toFrame && (pair?.some((one) => one !== 'frame' && groupOf(one).includes(terminal)) ?? false)

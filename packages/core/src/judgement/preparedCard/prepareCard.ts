@@ -1,4 +1,13 @@
-import { nodesOf, onceFor, type Card, type Check, type History, type Relation, type Winding } from '../../document'
+import {
+  nodesOf,
+  onceFor,
+  type Card,
+  type Check,
+  type History,
+  type Place,
+  type Relation,
+  type Winding,
+} from '../../document'
 import { groups } from '../../relations'
 import { neededPoints } from './neededPoints'
 import type { PreparedCard, PreparedCheck, PreparedLimit } from './preparedCard'
@@ -8,28 +17,44 @@ import { windingsBetween } from './windingsBetween'
 const byVariant = onceFor((_card: Card) => new Map<string, PreparedCard>())
 
 /**
- * Everything about a card that does not depend on what was read, worked out once per card object and variant.
+ * Everything about a card that does not depend on what was read, worked out once per card object, variant and place.
  * @param card a valid card; it must not change afterwards
  * @param variant the unit's; checks that are `only` for other variants are left out, without one those for any variant stay
+ * @param place where the part is; a check of the other place is not required (METHODS 11.20)
  * @example
  * prepareCard(twinCard()).checks.get('low').limits.used[0].band // { min: 286.2, max: 349.8 }
  */
-export function prepareCard(card: Card, variant = ''): PreparedCard {
+export function prepareCard(card: Card, variant = '', place: Place = 'bench'): PreparedCard {
   const known = byVariant(card)
-  const prepared = known.get(variant) ?? prepare(card, variant)
-  known.set(variant, prepared)
+  const key = `${place} ${variant}`
+  const prepared = known.get(key) ?? prepare(card, variant, place)
+  known.set(key, prepared)
   return prepared
 }
 
-function prepare(card: Card, variant: string): PreparedCard {
+/**
+ * Whether a check waits until the part is at its other place.
+ * @example
+ * waits(scenes.low().prepared, scenes.low().check('low')) // false
+ */
+export const waits = ({ place }: Pick<PreparedCard, 'place'>, { where }: Pick<Check, 'where'>): boolean =>
+  where !== undefined && where !== place
+
+function prepare(card: Card, variant: string, place: Place): PreparedCard {
   const checks = card.checks.filter((check) => !check.only || check.only.includes(variant))
   const joined = groupsBy(card, card.windings)
   const groupOf = groupIn(joined)
-  const prepared = checks.map((check) => [check.id, prepareCheck(card, checks, check, groupOf)] as const)
+  const prepared = checks.map(
+    (check) =>
+      [
+        check.id,
+        prepareCheck(card, checks, waits({ place }, check) ? { ...check, required: false } : check, groupOf),
+      ] as const,
+  )
   const relationsOf = new Map(
     checks.map(({ id }) => [id, card.relations.filter((relation) => joins(relation, id))] as const),
   )
-  return { card, checks: new Map(prepared), relationsOf, groups: joined, groupOf, unitGroups: joined }
+  return { card, place, checks: new Map(prepared), relationsOf, groups: joined, groupOf, unitGroups: joined }
 }
 
 const groupsBy = (card: Card, windings: Winding[]): string[][] =>
@@ -67,7 +92,10 @@ function splitCard(prepared: PreparedCard, broken: readonly string[]): PreparedC
     [...prepared.checks].map(([id, check]) => [
       id,
       check.toFrame
-        ? { ...check, points: neededPoints(eachSide(prepared, check, unitGroups), groupIn(unitGroups)) }
+        ? {
+            ...check,
+            points: neededPoints({ ...check, ...eachSide(prepared, check, unitGroups) }, groupIn(unitGroups)),
+          }
         : check,
     ]),
   )

@@ -1,4 +1,4 @@
-import type { Card, CardLimit, Check, Grade, History, Material, Relation } from '../../document'
+import type { Card, CardLimit, Check, Grade, History, Material, Place, Relation } from '../../document'
 import type { Band } from '../../conformance'
 
 /** One limit ready to judge with: its band, what it expects, and who says so. */
@@ -33,6 +33,8 @@ export interface PreparedCheck extends Omit<Check, 'limits'> {
 
 export interface PreparedCard {
   card: Card
+  /** where the part is: checks of the other place wait, and none of them is required */
+  place: Place
   checks: Map<string, PreparedCheck>
   /** the relations that join a check, by check id */
   relationsOf: Map<string, Relation[]>

@@ -24,7 +24,12 @@ export function unmetCondition(
   return null
 }
 
-const isSpeed = (have: number | undefined, want: number | undefined): boolean =>
+/**
+ * Whether it ran as fast as was wanted, within 3 %; where either is not said it did not.
+ * @example
+ * isSpeed(2950, 3000) // true
+ */
+export const isSpeed = (have: number | undefined, want: number | undefined): boolean =>
   have !== undefined && want !== undefined && atMost(Math.abs(have - want), rpmShare * want)
 
 function canonical(value: unknown): string {

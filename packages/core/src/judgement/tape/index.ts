@@ -1,2 +1,3 @@
 export { entriesThatStand, takenBackIn } from './entriesThatStand'
+export { placeNow } from './placeNow'
 export { readTape, stoodBefore, type ReadingEntry, type Tape } from './readTape'

@@ -1,6 +1,7 @@
 import type { Bench, Evaluation } from '../figure'
 import { judgeAlike } from './alike'
 import { judgeContacts } from './contacts'
+import { legToFrame } from './legToFrame'
 import { judgePairMatrix } from './pairMatrix'
 import { judgeThreePins } from './threePins'
 import type { Whole } from './whole'
@@ -37,6 +38,17 @@ export function judgeWhole(
       judgeAlike(bench.run, check, readings, every).forEach((after, before) => put(before, after))
     }
   }
+  const running = [...standing.values()].flat().filter(({ check }) => check.kind === 'ac-output')
+  const grounded = running.length > 3 ? legToFrame(running) : undefined
+  if (grounded)
+    put(grounded, {
+      ...grounded,
+      verdict: 'outside',
+      reason: 'leg-to-frame',
+      leaning: 'outside',
+      conformance: 0,
+      whole: { stands: true, again: false },
+    })
   if (replaced.size === 0) return all
   return new Map([...all].map(([id, evaluation]) => [id, replaced.get(id) ?? evaluation]))
 }
