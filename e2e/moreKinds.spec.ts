@@ -2,14 +2,16 @@ import type { RunView } from '@sure-spool/contract'
 import type { BenchPage } from './benchPage'
 import { expect, test, type World } from './world'
 
-/** What is typed at each step: a figure; `OL` for the over-range key; `frame` for both tips on bare frame; one letter is a key. */
+/** What is typed at each step: a figure; `OL` for the over-range key; `frame` for both tips on bare frame; `machine` and `bench` say where it is now; one letter is a key. */
 async function work(bench: BenchPage, steps: string[]): Promise<void> {
   for (const step of steps) {
     if (step === 'OL') await bench.press('o', 'Enter')
     else if (step === 'frame') {
       await expect(bench.title).toHaveText(/^Touch both tips to bare /)
       await bench.type('0.1')
-    } else if (/^[a-z]$/.test(step)) await bench.press(step)
+    } else if (step === 'machine') await bench.press('h', '1')
+    else if (step === 'bench') await bench.press('h', '2')
+    else if (/^[a-z]$/.test(step)) await bench.press(step)
     else await bench.type(step)
   }
 }
@@ -31,7 +33,23 @@ test('a charging stator: figures of tenths wait for the leads, legs alike, and o
   await bench.press('a')
   await expect(bench.title).toHaveText('Touch the tips together')
   await bench.type('0.30')
-  await work(bench, ['.62', '.63', '.625', 'frame', 'OL', '40.8 @ 3000 rpm', '41.2', '41.0'])
+  await work(bench, [
+    '.62',
+    '.63',
+    '.625',
+    '137',
+    'frame',
+    'OL',
+    'OL',
+    'OL',
+    'OL',
+    'OL',
+    'machine',
+    '40.8 @ 3000 rpm',
+    '41.2',
+    '41.0',
+    'bench',
+  ])
   const state = await stateOf(bench, world)
   expect(state.finding).toBe('no-fault-found')
   expect(state.relations[0]?.verdict).not.toBe('outside')
@@ -40,7 +58,23 @@ test('a charging stator: figures of tenths wait for the leads, legs alike, and o
 test('a charging stator with a weak leg reads right and fails at speed', async ({ bench, world }) => {
   await bench.takeIn('60 charging')
   await bench.prepare()
-  await work(bench, ['.62', '.63', '.625', 'frame', 'OL', '40.8 @ 3000 rpm', '21.0', '21.1', '41.0'])
+  await work(bench, [
+    '.62',
+    '.63',
+    '.625',
+    '137',
+    'frame',
+    'OL',
+    'OL',
+    'OL',
+    'OL',
+    'OL',
+    'machine',
+    '40.8 @ 3000 rpm',
+    '21.0',
+    '21.1',
+    '41.0',
+  ])
   const state = await stateOf(bench, world)
   expect(verdicts(state)).toMatchObject({ uv: 'within', volts: 'outside' })
   expect(state.finding).toBe('fault-found')
@@ -52,7 +86,22 @@ test('a charging stator that gives its volts while the battery is not charged: l
 }) => {
   await bench.takeIn('60 charging')
   await bench.prepare()
-  await work(bench, ['.62', '.63', '.625', 'frame', 'OL', '40.8 @ 3000 rpm', '41.2', '41.0'])
+  await work(bench, [
+    '.62',
+    '.63',
+    '.625',
+    '137',
+    'frame',
+    'OL',
+    'OL',
+    'OL',
+    'OL',
+    'OL',
+    'machine',
+    '40.8 @ 3000 rpm',
+    '41.2',
+    '41.0',
+  ])
   await expect(bench.page.getByText('Engine off for an hour.')).toBeVisible()
   await bench.type('12.61')
   await expect(bench.page.getByText('Loaded with the lamps, at 3000\u2009rpm.')).toBeVisible()
