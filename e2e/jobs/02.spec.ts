@@ -6,7 +6,9 @@ test('02: three injectors on one zero; the second in its own order', async ({ be
   const next = async () => {
     await expect(page.getByRole('button', { name: /^next of the tray/ })).toBeVisible()
     await settled(page)
+    const before = page.url()
     await bench.press('Enter')
+    await expect(page).not.toHaveURL(before)
     await expect(bench.title).toHaveText('Look at the part')
     await settled(page)
   }

@@ -1,12 +1,8 @@
 import type { QueueUnit, RunView, Seal } from '@sure-spool/contract'
 import {
-  askedOf,
   conditionWordsOf,
-  isAskedKind,
   nextEntry,
-  referenceRead,
   runState,
-  type AskedKind,
   type Entry,
   type EntryBody,
   type Evaluation,
@@ -23,6 +19,7 @@ import { useMeter } from '../reading/useMeter'
 import { useTyping, type Doing } from '../reading/useTyping'
 import { playVerdict } from '../reading/verdictSound'
 import { ask, Refused } from './api'
+import { askedBeside } from './askedBeside'
 import { keepRunCopy, merged, readRunCopy } from './browserDatabase'
 import { stampNow } from './clock'
 import { newId } from './newId'
@@ -30,7 +27,6 @@ import { useOutbox } from './outbox'
 import { plain } from './plain'
 import { startRun, waitingEntries } from './runCopies'
 import { useShop } from './shop'
-import { stepBetween } from './stepBetween'
 import { stepFacts } from './stepFacts'
 
 /** What one tab tells the others of this browser. */
@@ -156,8 +152,9 @@ export const useBench = defineStore('bench', () => {
   async function startFor(unit: QueueUnit): Promise<string> {
     if (unit.standing && !unit.standing.closed) return unit.standing.run
     const begun = await startRun(unit, outbox, shop)
-    show(begun)
+    // shown with the screen that goes there, not before: what is pressed in between would count for neither
     await keepRunCopy(begun)
+    show(begun)
     return begun.id
   }
 
@@ -199,37 +196,19 @@ export const useBench = defineStore('bench', () => {
     return steps.value.find((one) => 'check' in one.step && one.step.check === evaluation?.check.id)?.step
   }
 
-  /**
-   * Goes to where two points are read: to what the card asks for there, open steps first; else it is asked of this run alone.
-   * @param said what is to be read, where it was said; else what is in hand, and whatever the card asks for there before a new one
-   */
-  function goToPoints(pair: [string, string], said?: AskedKind): void {
-    if (!run.value || !state.value) return
-    const { prepared } = state.value
-    const inHand = facts.check.value?.kind
-    const kind = said ?? (inHand && isAskedKind(inHand) ? inHand : 'resistance')
-    const found = stepBetween(steps.value, prepared, pair, kind, said !== undefined)
-    if (found !== undefined) return goTo(found)
-    const check = askedOf(state.value.run.card, newId(), pair, kind)
-    // on a card that tells the two places apart it belongs to the one where it was asked
-    const isPlaced = prepared.card.checks.some(({ where }) => where !== undefined)
-    const asked = isPlaced ? { ...check, where: prepared.place } : check
-    if (add({ kind: 'ask', check: asked })) goTo(check.id)
-  }
-
-  /** Takes what a neighbour reads at this step as a reference. @returns whether the words are no figure */
-  function compareWith(words: string): boolean {
-    const question = facts.next.value
-    const made = typing.readingOf(words)
-    if (!state.value || !question || 'problem' in made) return true
-    const reference = referenceRead(state.value, question, made.reading)
-    return !reference || add({ kind: 'compare', with: reference }) === undefined
-  }
-
   const goTo = (id: string | null): void => {
     doing.value = null
     cursor.value = id
   }
+
+  const beside = askedBeside({
+    state: () => state.value,
+    check: () => facts.check.value,
+    next: () => facts.next.value,
+    readingOf: typing.readingOf,
+    add,
+    goTo,
+  })
 
   function move(by: 1 | -1): void {
     const at = steps.value.findIndex((one) => one.step.id === stepId.value)
@@ -266,8 +245,7 @@ export const useBench = defineStore('bench', () => {
     add,
     takeAgain,
     goTo,
-    goToPoints,
-    compareWith,
+    ...beside,
     move,
     stepOfEntry,
   }

@@ -1,5 +1,5 @@
 import type { PreparedCard } from '../judgement'
-import type { Step } from './steps'
+import type { Step } from './step'
 
 /** Test by test: all ohms, then all draws; coil by coil: ohms, draw and click of one, then the next. */
 export type WorkOrder = 'tests' | 'coils'

@@ -1,2 +1,3 @@
 export { worksByCoil, type WorkOrder } from './byCoil'
-export { planSteps, type Step, type StepGroup, type StepPoint } from './steps'
+export type { Step, StepGroup, StepPoint } from './step'
+export { planSteps } from './steps'

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import type { Card, Check, Limit } from '../document'
 import { prepareCard } from '../judgement'
 import { plainCard, plainCheck } from '../testing'
-import { planSteps, type Step } from './steps'
+import type { Step } from './step'
+import { planSteps } from './steps'
 
 const band: Limit = { kind: 'band', min: 9, max: 11 }
 const open: Limit = { kind: 'open', atLeast: 1e6 }

@@ -3,7 +3,8 @@ import { describe, expect, test } from '@jest/globals'
 import type { Card } from '../document'
 import { prepareCard } from '../judgement'
 import { demoCard, relayCard } from '../testing'
-import { planSteps, type Step } from './steps'
+import type { Step } from './step'
+import { planSteps } from './steps'
 
 const names = readdirSync('demo/cards').map((name) => name.replace('.json', ''))
 const stepsOf = (card: Card): Step[] => planSteps(prepareCard(card))
