@@ -30,6 +30,7 @@ import { useAwake } from './useAwake'
 import { useBackToLine } from './useBackToLine'
 import { useBenchTray } from './useBenchTray'
 import { useHolding } from './useHolding'
+import { useIsolation } from './useIsolation'
 import { useLine } from './useLine'
 import { usePlainStep } from './usePlainStep'
 import { useQuestions } from './useQuestions'
@@ -48,7 +49,9 @@ const reading = ref<InstanceType<typeof ReadingWork>>()
 const finding = ref<InstanceType<typeof FindingPanel>>()
 const { line, problem, ...typing } = useLine(bench)
 const { question, ...questions } = useQuestions((words) => (told.value = words))
-const doing = useWorkDone(questions.ask, (words) => (told.value = words))
+const tell = (words: string) => void (told.value = words)
+const doing = useWorkDone(questions.ask, tell)
+const isolation = useIsolation(questions.ask, tell)
 const { holding, answers, canBeKept } = useHolding()
 const plain = usePlainStep()
 useAwake()
@@ -136,7 +139,7 @@ useScreenKeys(
     seen: (key) => plain.see(nth('seen', key)),
     fault: plain.fault,
     keepLook: plain.keepLook,
-    isolate: (key) => plain.isolate(nth('isolate', key)),
+    isolate: (key) => isolation.isolate(nth('isolate', key)),
     say: (key) => plain.say(nth('say', key)),
     pick: (key) => plain.pick(nth('pick', key)),
     choose: (key) => finding.value?.choose(nth('choose', key)),
@@ -211,6 +214,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
           :key="question.question"
           :question="question.question"
           :offers="question.offers"
+          :need="!question.free"
           @keep="questions.answered"
           @leave="questions.leave"
         />

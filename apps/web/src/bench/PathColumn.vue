@@ -1,22 +1,33 @@
 <script setup lang="ts">
 import type { Mark } from '@sure-spool/contract'
-import { sideOf, type StepGroup, type StepState } from '@sure-spool/core'
+import { sideOf, stillOff, type StepState } from '@sure-spool/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
+import { capital } from '../words/capital'
 import { groupWords } from '../words/kinds'
 import { stepLabel } from '../words/steps'
+import { workPlace } from '../words/works'
 
 /** The path in working order: the group that is worked on stands open, the others as one row each. */
 const bench = useBench()
 const figures = useFigures()
-const order: StepGroup[] = ['meet', 'safe', 'leads', 'windings', 'ground', 'act', 'asked', 'finding']
-const groups = computed(() =>
-  order
-    .map((group) => ({ group, steps: bench.steps.filter((one) => one.step.group === group) }))
-    .filter(({ steps }) => steps.length > 0),
-)
+/** A group of the path, in the order in which it is worked; coil by coil each coil is one. */
+const groups = computed(() => {
+  const found = new Map<string, { key: string; title: string; steps: StepState[] }>()
+  for (const one of bench.steps) {
+    const { group, coil } = one.step
+    const key = keyOf(one)
+    const winding = bench.run?.card.windings.find(({ id }) => id === coil)
+    const title = winding ? capital(winding.label) : groupWords[group]
+    const known = found.get(key) ?? { key, title, steps: [] }
+    known.steps.push(one)
+    found.set(key, known)
+  }
+  return [...found.values()]
+})
+const keyOf = ({ step: { group, coil } }: Pick<StepState, 'step'>): string => coil ?? group
 // of many bars or leads the one that is open stands below the edge
 const path = ref<HTMLElement>()
 function showHere(): void {
@@ -25,7 +36,11 @@ function showHere(): void {
 }
 watch(() => bench.stepId, showHere, { flush: 'post' })
 onMounted(showHere)
-const openGroup = computed(() => bench.current?.step.group)
+/** what was taken off, the last first: so it goes back */
+const off = computed(() =>
+  stillOff(bench.state?.tape.works ?? []).flatMap(({ place }) => (bench.run ? workPlace(bench.run.card, place) : [])),
+)
+const openGroup = computed(() => bench.current && keyOf(bench.current))
 
 const label = ({ step }: StepState) => (bench.run ? stepLabel(bench.run.card, step, figures) : '')
 
@@ -45,9 +60,9 @@ const value = (one: StepState) => (one.point?.evaluation ? takenParts(one.point.
 
 <template>
   <nav ref="path" class="path" aria-label="Path">
-    <section v-for="{ group, steps } in groups" :key="group" :class="{ open: group === openGroup }">
-      <template v-if="group === openGroup">
-        <h2>{{ groupWords[group] }}</h2>
+    <section v-for="{ key, title, steps } in groups" :key="key" :class="{ open: key === openGroup }">
+      <template v-if="key === openGroup">
+        <h2>{{ title }}</h2>
         <ul>
           <li v-for="one in steps" :key="one.step.id">
             <button
@@ -72,7 +87,7 @@ const value = (one: StepState) => (one.point?.evaluation ? takenParts(one.point.
         class="plain group"
         @click="bench.goTo(steps.find((one) => one.status === 'to-do')?.step.id ?? steps[0]?.step.id ?? null)"
       >
-        <span class="title">{{ groupWords[group] }}</span>
+        <span class="title">{{ title }}</span>
         <span class="marks"
           ><template v-for="one in steps" :key="one.step.id"
             ><VerdictMark v-if="mark(one)" :mark="mark(one) ?? 'none'" :side="side(one)" :size="12" /><span
@@ -81,6 +96,12 @@ const value = (one: StepState) => (one.point?.evaluation ? takenParts(one.point.
               aria-hidden="true" /></template
         ></span>
       </button>
+    </section>
+    <section v-if="off.length > 0" class="off">
+      <h2>To refit</h2>
+      <ul>
+        <li v-for="place in off" :key="place">{{ place }}</li>
+      </ul>
     </section>
   </nav>
 </template>
@@ -113,6 +134,10 @@ h2 {
   gap: 2px;
   align-items: center;
   flex-wrap: wrap;
+}
+.off li {
+  padding: 4px 20px;
+  font-weight: 600;
 }
 .blank {
   width: 14px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isolations } from '@sure-spool/core'
+import { isolations, type Isolation } from '@sure-spool/core'
 import { computed } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import { isolationWords } from '../words/kinds'
@@ -8,12 +8,16 @@ import type { PlainStepActs } from './usePlainStep'
 /** One of several by its letter: how the part is isolated, or what it was seen to do. */
 const props = defineProps<{ kind: 'isolate' | 'answer'; acts: PlainStepActs }>()
 const safe = 2
+const asked: Partial<Record<Isolation, string>> = {
+  'one-lead-lifted': 'say which: only its windings are read alone',
+  'in-circuit': 'say what stands in parallel, or ohms are held',
+}
 const choices = computed(() =>
   props.kind === 'answer'
     ? props.acts.answers.value.map((label) => ({ label, hint: '' }))
     : isolations.map((state, i) => ({
         label: isolationWords[state],
-        hint: i < safe ? 'cautions read' : 'ohms will be held until it is said why',
+        hint: i < safe ? 'cautions read' : (asked[state] ?? ''),
       })),
 )
 </script>

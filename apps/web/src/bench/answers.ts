@@ -91,7 +91,7 @@ export function answersTo(remark: Remark & Partial<Firing>, bench: Bench, state:
       }
     case 'not-isolated':
       return {
-        a: go('make it safe first', 'isolate'),
+        a: go('lift a lead, or say what stands in parallel', 'isolate'),
         b: remark.entry === undefined ? go('look at the part', 'look') : again,
       }
     case 'supply-high':

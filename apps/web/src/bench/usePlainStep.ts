@@ -1,4 +1,4 @@
-import { isolations, lookIds, type LookId } from '@sure-spool/core'
+import { lookIds, type LookId } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { useBench } from '../store/bench'
 import { useShop } from '../store/shop'
@@ -7,7 +7,7 @@ const mostLooks = 10
 /** What can be seen, in the order of the digits 1 to 9 and 0. */
 export const looksOffered = lookIds.filter((one) => one !== 'sound').slice(0, mostLooks)
 
-/** The acts of a step that is not a reading: looks, isolation, what was seen to happen, how a figure was taken. */
+/** The acts of a step that is not a reading: looks, what was seen to happen, how a figure was taken. */
 export function usePlainStep() {
   const bench = useBench()
   const shop = useShop()
@@ -53,13 +53,6 @@ export function usePlainStep() {
 
   const fault = () => void (isFault.value = !isFault.value)
 
-  function isolate(at: number): void {
-    const state = isolations[at]
-    if (step.value?.kind !== 'isolate' || !state) return
-    for (const caution of step.value.cautions) bench.add({ kind: 'caution', caution })
-    bench.add({ kind: 'isolation', state })
-  }
-
   function say(at: number): void {
     const text = answers.value[at]
     if (step.value?.kind !== 'answer' || text === undefined) return
@@ -78,7 +71,7 @@ export function usePlainStep() {
     if (step.value?.kind === 'supply') bench.supplyWhile = first ? 'on' : 'off'
   }
 
-  return { seen, words, isFault, answers, see, fault, write, keepLook, isolate, say, pick }
+  return { seen, words, isFault, answers, see, fault, write, keepLook, say, pick }
 }
 
 export type PlainStepActs = ReturnType<typeof usePlainStep>

@@ -8,6 +8,8 @@ interface Question {
   question: string
   offers: string[]
   answer: (words: string) => void
+  /** it can be left empty */
+  free?: true
 }
 
 /** For so long an entry is undone without being asked why, milliseconds. */
@@ -20,8 +22,8 @@ export function useQuestions(tell: (words: string) => void) {
   const question = ref<Question | null>(null)
   const isReading = () => bench.current?.step.kind === 'reading'
 
-  function ask(words: string, offers: string[], answer: (words: string) => void): void {
-    question.value = { question: words, offers, answer }
+  function ask(words: string, offers: string[], answer: (words: string) => void, free?: true): void {
+    question.value = { question: words, offers, answer, ...(free ? { free } : {}) }
   }
 
   function answered(words: string): void {

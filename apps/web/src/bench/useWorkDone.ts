@@ -1,4 +1,4 @@
-import { lookIds, stillOff, typedLook, typedWork, worksByCoil } from '@sure-spool/core'
+import { lookIds, stillOff, typedLook, typedWork, worksByCoil, type EntryBody } from '@sure-spool/core'
 import { useBench } from '../store/bench'
 import { lookWords, placeWords } from '../words/kinds'
 import { workPlace } from '../words/works'
@@ -35,9 +35,23 @@ export function useWorkDone(ask: ReturnType<typeof useQuestions>['ask'], tell: (
       (words) => {
         const typed = typedWork(words, run.card, off, place)
         if ('problem' in typed) tell(`${typed.problem} Nothing was kept.`)
-        else bench.add(typed.work)
+        else keepWork(typed.work)
       },
     )
+  }
+
+  /** A lifted lead that is refitted leaves the part in its circuit again. */
+  function keepWork(work: Extract<EntryBody, { kind: 'work' }>): void {
+    bench.add(work)
+    const isolation = bench.state?.tape.isolations.at(-1)
+    if (work.undoes !== undefined && isolation?.lifted?.includes(work.place)) {
+      const lifted = isolation.lifted.filter((one) => one !== work.place)
+      bench.add({
+        kind: 'isolation',
+        state: lifted.length > 0 ? isolation.state : 'in-circuit',
+        ...(lifted.length > 0 ? { lifted } : {}),
+      })
+    }
   }
 
   /** What is seen, wherever the hands are; the place is said behind it. */

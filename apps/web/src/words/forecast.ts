@@ -6,12 +6,16 @@ import type { Figures } from './figures'
  * @param resolution what the last digit of the meter's display stands for there
  */
 export function forecastWords(told: Forecast, figures: Figures, resolution?: number): string {
-  if (told.open) return 'Expect over range: it leads through what reads open.'
+  if (told.open)
+    return told.parallel === undefined
+      ? 'Expect over range: it leads through what reads open.'
+      : `Expect ${figures.bound(told.value ?? 0)}: what stands in parallel alone, since it leads through what reads open.`
   const figure = (value = 0) => {
     const shown = resolution === undefined ? value : Math.round(value / resolution) * resolution
     return figures.figure(shown, told.quantity, resolution)
   }
-  const leads = told.leads === undefined ? '' : `, the leads’ ${figures.bound(told.leads)} in it`
+  const beside = told.parallel === undefined ? '' : `, ${figures.bound(told.parallel)} in parallel with it`
+  const leads = `${beside}${told.leads === undefined ? '' : `, the leads’ ${figures.bound(told.leads)} in it`}`
   const expected = figure(told.value)
   switch (told.from) {
     case 'parts':

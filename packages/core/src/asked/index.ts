@@ -8,4 +8,4 @@ export {
   withAsked,
   type AskedKind,
 } from './withAsked'
-export { typedPoints, type TypedPoints } from './typedPoints'
+export { typedPoints, typedTerminals, type TypedPoints } from './typedPoints'

@@ -59,6 +59,27 @@ export function typedPoints(text: string, card: Card): TypedPoints {
   return { pair: [a, b], ...(kind ? { kind } : {}) }
 }
 
+/**
+ * Reads several points, apart by commas or `and`: the leads that are lifted.
+ * @example
+ * typedTerminals('grey, tan', scenes.low().run.card) // { terminals: [ 'G', 'T' ] }
+ */
+export function typedTerminals(text: string, card: Card): { terminals: string[] } | { problem: string } {
+  const said = text
+    .split(/,|\band\b/)
+    .map((one) => tokensOf(one).join(' '))
+    .filter((one) => one !== '')
+  const found = said.map((one) =>
+    card.terminals.find(({ label, aliases, id }) =>
+      [label, ...aliases, id].some((name) => tokensOf(name).join(' ') === one),
+    ),
+  )
+  const strange = said.find((_one, i) => !found[i])
+  if (strange !== undefined) return { problem: `“${strange}” is no point of this part.` }
+  const terminals = [...new Set(found.flatMap((one) => one?.id ?? []))]
+  return terminals.length > 0 ? { terminals } : { problem: 'No point is named.' }
+}
+
 const newPoint = /^new\s+(.+)\s+on\s+(.+)$/i
 interface Name {
   id: string

@@ -16,6 +16,8 @@ export interface Forecast {
   high?: number
   /** the card’s figure is only a guess */
   guessed?: true
+  /** what stands in parallel, ohms: the display shows both together */
+  parallel?: number
   /** what the leads add to it, ohms */
   leads?: number
   /** the part's temperature that the card's figure was moved to */

@@ -17,12 +17,28 @@ import type { Forecast } from './forecast'
 export function ohmsAhead(state: RunState, next: Evaluation): Forecast | undefined {
   const { leads } = next.governing
   const standing = leads.from === 'assumed' || leads.from === 'four-wire' ? 0 : leads.ohms
+  const { parallelOhms } = next.governing
   const told = fromParts(state, next) ?? fromWhole(state, next) ?? fromCard(next, standing)
   if (!told) return undefined
-  const shown = (ohms: number | undefined) => (ohms === undefined ? undefined : ohms + standing)
+  if (told.open && parallelOhms !== undefined)
+    return {
+      quantity: 'resistance',
+      from: told.from,
+      value: parallelOhms + standing,
+      parallel: parallelOhms,
+      open: true,
+    }
+  const beside = (ohms: number) => (parallelOhms === undefined ? ohms : (ohms * parallelOhms) / (ohms + parallelOhms))
+  const shown = (ohms: number | undefined) => (ohms === undefined ? undefined : beside(ohms) + standing)
   const moved = { value: shown(told.value), low: shown(told.low), high: shown(told.high) }
   const figures = Object.fromEntries(Object.entries(moved).filter(([, ohms]) => ohms !== undefined))
-  return { ...told, ...figures, quantity: 'resistance', ...(standing === 0 || told.open ? {} : { leads: standing }) }
+  return {
+    ...told,
+    ...figures,
+    quantity: 'resistance',
+    ...(parallelOhms === undefined ? {} : { parallel: parallelOhms }),
+    ...(standing === 0 || told.open ? {} : { leads: standing }),
+  }
 }
 
 type Told = Omit<Forecast, 'quantity'>
@@ -86,7 +102,8 @@ function fromCard({ check, entry, pair, governing }: Evaluation, standing: numbe
     return undefined
   const { partC = 20 } = temperature
   const factor = (beta[material] + partC) / (beta[material] + (limit.referenceC ?? 20))
-  if (Math.abs(factor - 1) < 0.002 && standing === 0) return undefined
+  const isBare = standing === 0 && governing.parallelOhms === undefined
+  if (Math.abs(factor - 1) < 0.002 && isBare) return undefined
   return {
     from: 'card',
     value: (expectedOf(limit.band) ?? 0) * factor,

@@ -67,6 +67,10 @@ function judgeTest(base: Evaluation, minOhms: number, { stated }: PreparedLimit)
   return { ...base, ...sided({ verdict, reason }), leakageAmps: leakageAmps ?? undefined, judged: ohms }
 }
 
+/** Nothing of the part is seen beside what stands in parallel: its ohms have a lower bound only. */
+const isHidden = ({ net, bound, parallelOhms }: Evaluation): boolean =>
+  parallelOhms !== undefined && net === undefined && bound !== undefined
+
 const hasBand = ({ band }: PreparedLimit): boolean => band.min !== undefined || band.max !== undefined
 
 function withoutLimit(base: Evaluation): Evaluation {
@@ -79,7 +83,7 @@ function withoutLimit(base: Evaluation): Evaluation {
 function judgeAgainst(base: Evaluation, limit: PreparedLimit): Evaluation {
   const { reading } = base.entry
   const { band, expectOpen } = limit
-  if (reading.kind === 'over' || reading.kind === 'above') {
+  if (reading.kind === 'over' || reading.kind === 'above' || isHidden(base)) {
     const { min, max } = band
     return { ...base, ...sided(judgeBeyond({ min, max, lowerBound: base.bound, expectOpen })) }
   }
@@ -173,7 +177,7 @@ function breaks(base: Evaluation, limit: PreparedLimit | undefined): boolean {
   const joined = base.check.touches.size > 0 || base.check.kind === 'per-length'
   if (base.quantity !== 'resistance' || base.check.toFrame || limit?.expectOpen || !joined) return false
   const { reading } = base.entry
-  const read = reading.kind === 'over' || reading.kind === 'above' ? base.bound : base.net
+  const read = reading.kind === 'over' || reading.kind === 'above' || isHidden(base) ? base.bound : base.net
   const largest = Math.max(limit?.band.max ?? 0, largestOf(base.check))
   const from = largest > 0 ? Math.max(leastOpen, 100 * largest) : openFrom
   return read !== undefined && reading.kind !== 'below' && atLeast(read, from)

@@ -1,3 +1,4 @@
+import { atLeast } from '../../conformance'
 import { netOfLeads, rangeOf, rangesFor } from '../../meter'
 import type { Instrument, Quantity } from '../../document'
 import { parsedText } from '../../quantity'
@@ -42,6 +43,7 @@ export function netFigure(base: Evaluation, quantity: Quantity): Evaluation {
   const off = !leads || isUnzeroed(leads) ? noLeads : leads
   const net = leads ? netOfLeads({ ohms: size, leadOhms: off.ohms, uOhms: u, uLead: off.u }) : undefined
   const alone = net && parallelOhms !== undefined ? withoutParallel(net, parallelOhms) : net
+  const hidden = net && !alone ? { bound: net.ohms - 2 * net.u, net: undefined, netU: undefined } : undefined
   return {
     ...base,
     leads,
@@ -57,6 +59,7 @@ export function netFigure(base: Evaluation, quantity: Quantity): Evaluation {
     netNegative: net?.negative ?? false,
     parts: net ? { ...parts, lead: off.u } : parts,
     parallelOhms: net ? parallelOhms : undefined,
+    ...hidden,
   }
 }
 
@@ -78,9 +81,12 @@ export const isTester = (instrument: Instrument | undefined): boolean =>
 export const measuredAs = (instrument: Instrument | undefined, quantity: Quantity): Quantity =>
   quantity === 'insulation' && !isTester(instrument) ? 'resistance' : quantity
 
-/** Takes a known parallel resistance out of a reading: 1/R = 1/m − 1/p; Infinity where the reading is p itself or more. */
-function withoutParallel(net: { ohms: number; u: number }, parallel: number): { ohms: number; u: number } {
-  if (net.ohms >= parallel) return { ohms: Infinity, u: 0 }
+/**
+ * Takes a known parallel resistance out of a reading: 1/R = 1/m − 1/p (METHODS 2).
+ * @returns undefined where the reading is as much as what stands in parallel: nothing of the part is seen beside it
+ */
+function withoutParallel(net: { ohms: number; u: number }, parallel: number): { ohms: number; u: number } | undefined {
+  if (atLeast(net.ohms + 2 * net.u, parallel)) return undefined
   const ohms = (net.ohms * parallel) / (parallel - net.ohms)
   return { ohms, u: net.u * (parallel / (parallel - net.ohms)) ** 2 }
 }
