@@ -71,6 +71,14 @@ describe('a step that is no reading', () => {
     expect(plainEntry('leads', '0.21', { ...setting, meter: undefined })).toMatchObject({ instrument: '' })
   })
 
+  test('what no leads and no bare metal read is not kept as theirs', () => {
+    expect(plainEntry('leads', '304', setting)).toBe('no-leads')
+    expect(plainEntry('leads', '10', setting)).toMatchObject({ kind: 'lead-check', ohms: 10 })
+    expect(plainEntry('frame-proof', '59.2', setting)).toBe('no-contact')
+    expect(plainEntry('frame-proof', '-10.1', setting)).toBe('no-contact')
+    expect(plainEntry('frame-proof', '0.4', setting)).toMatchObject({ kind: 'proof', of: 'same-metal' })
+  })
+
   test('the supply is volts, before or while it draws', () => {
     expect(plainEntry('supply', '12.6', { ...setting, supplyWhile: 'off' })).toMatchObject({
       kind: 'supply',

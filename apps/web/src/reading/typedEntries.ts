@@ -16,6 +16,7 @@ import {
   type ShownUnits,
   type StepPoint,
 } from '@sure-spool/core'
+import type { LineProblem } from '../words/reasons'
 import { splitPlace, type Placed } from './splitPlace'
 
 /** How the shop types: its decimal mark, and the units of what has none. */
@@ -33,6 +34,9 @@ export interface PlainSetting extends Typing {
 }
 export type PlainStep = 'temperature' | 'leads' | 'supply' | 'frame-proof'
 
+/** Tips together, or both on bare metal, read tenths of an ohm; from here on it is something else, ohms. */
+const noContact = 10
+
 /** A meter's standard uncertainty of one figure; a tenth of a unit where its range is not known. */
 export function uncertaintyOf(meter: Instrument | undefined, of: Quantity, value: number): number {
   const range = rangeOf(meter, of, value)
@@ -48,7 +52,7 @@ export function uncertaintyOf(meter: Instrument | undefined, of: Quantity, value
  * What is typed at a step that is no reading, as an entry: a temperature, the leads together, the supply, the frame's own metal.
  * @returns the entry, or the problem that keeps the text from being one
  */
-export function plainEntry(step: PlainStep, text: string, setting: PlainSetting): EntryBody | ReadingProblem {
+export function plainEntry(step: PlainStep, text: string, setting: PlainSetting): EntryBody | LineProblem {
   const { decimalComma, units, meter } = setting
   const of = step === 'temperature' ? 'temperature' : step === 'supply' ? 'voltage' : 'resistance'
   const made = typedReading(withUnit(text, of, units, decimalComma), of, decimalComma)
@@ -61,6 +65,7 @@ export function plainEntry(step: PlainStep, text: string, setting: PlainSetting)
         ? { kind: 'temperature', part: 'room', roomC: value }
         : { kind: 'temperature', part: 'measured', partC: value }
     case 'leads': {
+      if (Math.abs(value) > noContact) return 'no-leads'
       // zeroed in the meter, nothing of the leads is left in later readings
       const ohms = setting.zeroHow === 'hardware' ? 0 : value
       const u = uncertaintyOf(meter, 'resistance', ohms)
@@ -75,6 +80,7 @@ export function plainEntry(step: PlainStep, text: string, setting: PlainSetting)
         while: setting.supplyWhile,
       }
     case 'frame-proof':
+      if (Math.abs(value) > noContact) return 'no-contact'
       return {
         kind: 'proof',
         of: 'same-metal',

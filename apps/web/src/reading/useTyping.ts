@@ -13,6 +13,7 @@ import {
   type StepState,
 } from '@sure-spool/core'
 import { ref, watch } from 'vue'
+import type { LineProblem } from '../words/reasons'
 import { beepEntry, plainEntry, readingEntry, type PlainStep, type ReadingPlace, type Typing } from './typedEntries'
 
 /** What the next reading is for, where it is not simply the step's first. */
@@ -56,7 +57,7 @@ export function useTyping(into: TypedInto) {
   )
 
   /** Keeps a typed figure for the step that is open. @returns what is wrong with the text, or null */
-  function keepTyped(text: string): ReadingProblem | null {
+  function keepTyped(text: string): LineProblem | null {
     const step = into.current()?.step
     if (!step) return null
     if (step.kind === 'reading') return keepReading(text)

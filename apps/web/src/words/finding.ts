@@ -105,7 +105,7 @@ export function openWords(state: RunState, open: RunState['finding']['open'][num
     case 'none':
       return `${name}: ${(evaluation && reasonLine(evaluation, figures)) || 'read, and it says nothing yet'}.`
     case 'borderline':
-      return `${name}: ${borderlineWords(evaluation, open.leaning)}`
+      return `${name}: ${twinWords(state, open.check, figures) ?? borderlineWords(evaluation, open.leaning)}`
     case 'held':
       return `${name} is held by a remark: answer it, or take it again.`
     case 'take-again':
@@ -119,6 +119,15 @@ export function openWords(state: RunState, open: RunState['finding']['open'][num
     case 'relation':
       return `${name} is undecided, leaning ${open.leaning ?? ''}: a finer meter would tell.`
   }
+}
+
+/** A guess beside which a twin was read, and is alike: that clears neither, since both may be off alike (SENSE, twins-both-off). */
+function twinWords({ relations, checks }: RunState, check: string | undefined, figures: Figures): string | undefined {
+  const twin = relations.find(({ relation: one }) => one.kind === 'twin' && one.check === check)
+  const isGuess = checks.find((one) => one.check.id === check)?.reason === 'guess'
+  if (!isGuess || twin?.verdict !== 'within' || twin.value === undefined) return undefined
+  const apart = `${figures.plain(Math.abs(twin.value), 2)}\u2009% apart`
+  return `alike with the one beside it, ${apart}, and judged only by a guess that both are beyond. Turns short in one would read lower: none seen.`
 }
 
 /** Why a reading at a limit is undecided, by what the doubt is made of, and the one thing that would end it. */

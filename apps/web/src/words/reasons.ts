@@ -97,8 +97,14 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
   }
 }
 
+/** What is wrong with a typed line: its text, or that no leads and no bare metal read so much. */
+export type LineProblem = ReadingProblem | 'no-leads' | 'no-contact'
+
 /** What to say to a text that is no reading, and what to do. */
-export const problemWords: Record<ReadingProblem, string> = {
+export const problemWords: Record<LineProblem, string> = {
+  'no-leads': 'Tips that touch read tenths of an ohm: more than 10 Ω is no lead, or a tip is off. Touch them again.',
+  'no-contact':
+    'More than 10 Ω between two places of one metal is paint, oxide or no contact. Scrape, and touch both again.',
   empty: 'Nothing was typed.',
   'too-long': 'That is too long for a reading. Type the figure as the meter shows it.',
   number: 'That is not a number. Type the figure as the meter shows it, like 318 or 11.4k.',

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import type { Card, Check, EntryBody } from '../document'
 import { refusalOf, runState } from '../state'
 import { plainCard, plainCheck, Script, twinCard } from '../testing'
-import { typedPoints } from './typedPoints'
+import { typedPoints, typedTerminals } from './typedPoints'
 import { askedOf, pointMade, pointsMade, withAsked } from './withAsked'
 
 const card = twinCard()
@@ -64,6 +64,19 @@ describe('two points as typed', () => {
   ])('%s is told what is wrong', (text, words) => {
     const typed = typedPoints(text, card)
     expect('problem' in typed && typed.problem).toContain(words)
+  })
+})
+
+describe('several points as typed', () => {
+  test.each([
+    ['grey', ['G']],
+    ['Grey, tan and violet/white', ['G', 'T', 'VW']],
+    ['tan, tan', ['T']],
+  ])('%s', (text, terminals) => expect(typedTerminals(text, card)).toEqual({ terminals }))
+
+  test('a strange one is told, and none is none', () => {
+    expect(typedTerminals('grey, pink', card)).toEqual({ problem: '“pink” is no point of this part.' })
+    expect(typedTerminals(' , ', card)).toEqual({ problem: 'No point is named.' })
   })
 })
 

@@ -80,6 +80,20 @@ describe('ohms', () => {
     expect(ahead(twin(12), 'frame')).toBeUndefined()
   })
 
+  test('in circuit: the part and what stands beside it; beyond a break that alone', () => {
+    const inCircuit: EntryBody = { kind: 'isolation', state: 'in-circuit', parallelOhms: 1000 }
+    const script = twin(20).put(inCircuit)
+    expect(ahead(script, 'low')).toMatchObject({ from: 'card', parallel: 1000, value: expect.closeTo(241.3, 1) })
+    expect(ahead(twin(20).read('high', 'OL').put(inCircuit), 'series')).toEqual({
+      quantity: 'resistance',
+      from: 'parts',
+      open: true,
+      parallel: 1000,
+      value: 1000,
+    })
+    expect(ahead(twin(20).put({ kind: 'isolation', state: 'in-circuit' }), 'low')).toBeUndefined()
+  })
+
   test('legs of a star have no reading of their own: the card says it', () => {
     const script = new Script(chargingCard()).ready(40).read('uv', '0.67')
     expect(ahead(script, 'vw')).toMatchObject({ from: 'card', partC: 40 })

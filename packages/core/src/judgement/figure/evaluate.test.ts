@@ -137,6 +137,21 @@ describe('conditions and ranges', () => {
     expect(evaluationOf(script, 'low')?.net).toBeCloseTo(318 - 0.2 * (1 + 318 / 1000) ** 2, 0)
   })
 
+  test('as much as what stands in parallel says only that the part is more than that', () => {
+    const beside = (parallelOhms: number, text: string) =>
+      evaluationOf(
+        new Script(twinCard()).ready().put({ kind: 'isolation', state: 'in-circuit', parallelOhms }).read('low', text),
+        'low',
+      )
+    const hidden = beside(1000, '998')
+    expect(hidden?.net).toBeUndefined()
+    expect(hidden).toMatchObject({ verdict: 'outside', reason: 'above-maximum' })
+    expect(hidden?.bound).toBeGreaterThan(970)
+    expect(hidden?.bound).toBeLessThan(998)
+    expect(beside(330e3, '329k')).toMatchObject({ verdict: 'outside', reason: 'open-circuit' })
+    expect(beside(1000, '950')?.net).toBeCloseTo(19_000, -2)
+  })
+
   test('what moved while it was held says nothing by tips, and is outside by clips', () => {
     const spread = (contact: 'tips' | 'clips') =>
       evaluationOf(new Script(twinCard()).ready().read('low', '280-350', { contact }), 'low')
