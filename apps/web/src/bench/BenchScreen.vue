@@ -206,7 +206,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
             @type="typing.put"
           />
           <PlainWork v-else :line="line" :problem="problem" :acts="plain" @type="typing.put" />
-          <p v-if="leftOut" role="status" class="left-out">{{ leftOut }}</p>
+          <p v-if="leftOut && !question" role="status" class="left-out">{{ leftOut }}</p>
           <p v-if="told" role="status" class="muted">{{ told }}</p>
         </div>
         <AskLine

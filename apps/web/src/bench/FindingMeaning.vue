@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import type { RunState } from '@sure-spool/core'
+import { stillOff, type RunState } from '@sure-spool/core'
 import { computed } from 'vue'
 import { recordWords, useRecord } from '../cards/useRecord'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { useFigures } from '../words/figures'
 import { notProvedWords, notTestedWords, type Settling } from '../words/finding'
 import { remarkWords } from '../words/remarks'
+import { workPlace } from '../words/works'
 import RolesPanel from './RolesPanel.vue'
 import SettlingPanel from './SettlingPanel.vue'
 import TodayPanel from './TodayPanel.vue'
@@ -22,6 +23,7 @@ const remarks = computed(() =>
     .map((one) => ({ id: one.id, severity: one.severity, ...remarkWords(one, props.state.run.card, figures) })),
 )
 
+const off = computed(() => stillOff(props.state.tape.works).map(({ place }) => workPlace(props.state.run.card, place)))
 const record = useRecord(() => props.state.run.card.id)
 const modelWords = computed(() => (record.value ? recordWords(record.value) : ''))
 const today = useToday(
@@ -41,8 +43,11 @@ const today = useToday(
     </section>
     <TodayPanel v-if="today" :then="state" :today="today" />
     <RolesPanel :roles="state.roles" :card="state.run.card" />
-    <section v-if="remarks.length > 0">
+    <section v-if="remarks.length > 0 || off.length > 0">
       <h2 class="label">Before it is closed</h2>
+      <p v-if="off.length > 0">
+        <strong>Still off: {{ off.join(', ') }}.</strong> Refit it, the last first, or say that it stays off.
+      </p>
       <p v-for="one in remarks" :key="one.id">
         <strong>{{ one.what }}</strong> {{ one.todo }}
       </p>

@@ -104,6 +104,7 @@ defineExpose({ choose, settle })
         </p>
         <p class="tallies">
           <ScreenKey v-if="state.run.card.state === 'sketch'" act="card" />
+          <template v-if="!state.closed"><ScreenKey quiet act="look" /><ScreenKey quiet act="work" /></template>
           <ScreenKey act="sheet" />
         </p>
       </div>
@@ -116,7 +117,7 @@ defineExpose({ choose, settle })
       <p v-if="state.closed && !again && decision?.kind === 'decision'" class="closed">
         <s v-for="one in earlier" :key="one.id" class="muted">{{ decisionWords[one.what] }}: {{ one.why }}</s>
         <strong>Decided: {{ decisionWords[decision.what] }}.</strong> {{ decision.why }}
-        <span v-if="decision.second" class="muted">{{ nameOf(decision.second) }} stands for it.</span>
+        <span v-if="decision.second" class="muted">{{ `${nameOf(decision.second)} stands for it. ` }}</span>
         <span class="muted">The run is closed; a note or an outcome can still be added.</span>
         <span class="after">
           <RouterLink class="runs" :to="{ name: 'unit', params: { id: state.run.unit.id } }"
@@ -149,111 +150,4 @@ defineExpose({ choose, settle })
   </div>
 </template>
 
-<style scoped>
-.finding {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  flex: 1;
-}
-.head {
-  display: flex;
-  justify-content: space-between;
-  gap: 24px;
-  padding: 12px 20px 14px;
-  border-bottom: 1px solid var(--ink);
-  align-items: flex-start;
-  max-height: 45%;
-  overflow: auto;
-}
-.head > :first-child {
-  min-width: 0;
-}
-s {
-  margin-right: 12px;
-}
-.follows {
-  font-weight: 600;
-  padding: 8px 28px 0;
-}
-h1 {
-  font-size: 40px;
-}
-h1.long {
-  font-size: 26px;
-}
-.line {
-  font-size: 18px;
-  margin-top: 4px;
-}
-.side {
-  display: flex;
-  flex-direction: column;
-  align-items: flex-end;
-  gap: 8px;
-}
-.tallies {
-  display: flex;
-  gap: 18px;
-  white-space: nowrap;
-}
-.tallies span {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-.body {
-  flex: 1;
-  display: grid;
-  grid-template: minmax(0, 1fr) / minmax(0, 1fr) 450px;
-  min-height: 0;
-}
-.decide {
-  background: var(--tint);
-  border-top: 3px solid var(--copper);
-}
-.choices {
-  display: grid;
-  grid-template-columns: repeat(5, minmax(0, 1fr));
-  gap: 10px;
-  padding: 12px 20px;
-}
-.choices :deep(.key-button) {
-  min-height: 62px;
-}
-.after {
-  display: flex;
-  gap: 20px;
-  align-items: center;
-  margin-top: 8px;
-}
-.runs {
-  min-height: 44px;
-  display: inline-flex;
-  align-items: center;
-}
-.closed {
-  padding: 16px 20px;
-  font-size: 18px;
-}
-.decide :deep(.ask) {
-  border-top: 0;
-  padding-top: 0;
-}
-@media (max-width: 1100px) {
-  .body {
-    grid-template: minmax(0, 1fr) / minmax(0, 1fr) 330px;
-  }
-  h1:not(.long) {
-    font-size: 32px;
-  }
-}
-@media (max-width: 900px) {
-  .body {
-    grid-template: auto auto / minmax(0, 1fr);
-  }
-  .choices {
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  }
-}
-</style>
+<style scoped src="./findingPanel.css"></style>

@@ -163,8 +163,10 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
         {{ cautions.map((one) => cautionWords[one]).join(' ') }} <span class="muted">{{ cautionFoot }}</span>
       </p>
     </section>
-    <section v-if="bench.run && bench.limit" class="grounds">
-      <ScreenKey quiet act="grounds" />
+    <section class="grounds">
+      <ScreenKey v-if="bench.limit" quiet act="grounds" />
+      <ScreenKey quiet act="look" />
+      <ScreenKey quiet act="work" />
     </section>
   </aside>
 </template>
@@ -188,6 +190,8 @@ section {
 }
 section.grounds {
   border: 0;
+  display: flex;
+  flex-wrap: wrap;
 }
 .names {
   display: flex;

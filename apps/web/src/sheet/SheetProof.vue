@@ -6,7 +6,8 @@ import { heldWords, holdPlug } from '../drawings/plugLayout'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import WindingLine from '../drawings/WindingLine.vue'
 import { useFigures } from '../words/figures'
-import { notProvedWords, notTestedWords, openWords, wouldSettle } from '../words/finding'
+import { notProvedWords, notTestedWords, wouldSettle } from '../words/finding'
+import { openWords } from '../words/openWords'
 import { windingFigures } from './useSheet'
 
 /** The part as it is drawn, beside what this does not prove, what was not tested and what would settle it. */

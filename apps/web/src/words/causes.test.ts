@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { beepReading, type Reading } from '@sure-spool/core'
-import { armatureCard, compressorCard, pocketMeter, Script, twinCard } from '@sure-spool/core/testing'
+import { armatureCard, chargingCard, compressorCard, pocketMeter, Script, twinCard } from '@sure-spool/core/testing'
 import { causeWords } from './causes'
 import { figuresWith } from './figures'
 
@@ -26,6 +26,18 @@ describe('a cause says what was read, and no more', () => {
   test('ohms to frame are told as they were read; above a kilohm it leaks', () => {
     expect(said(on().read('frame', '18 Ω', toFrame))[0]).toMatch(/reach the frame: 18 Ω\.$/)
     expect(said(on().read('frame', '270 kΩ', toFrame))[0]).toMatch(/leak to the frame: 270 kΩ\.$/)
+  })
+  test('a lead that reaches the frame only while it is bent is named, with its place', () => {
+    const bent = (where?: string) =>
+      said(
+        on(chargingCard()).read('flex', '2.1 Ω', {
+          pair: ['W', 'frame'],
+          conditions: { state: ['flexed'] },
+          ...(where === undefined ? {} : { where }),
+        }),
+      )
+    expect(bent('the clamp')).toEqual(['White 3 lead reaches the frame at the clamp: 2.1 Ω while it is bent.'])
+    expect(bent()).toEqual(['White 3 lead reaches the frame: 2.1 Ω while it is bent.'])
   })
   test('where along its winding it reaches the frame, where both ends tell', () => {
     const ends = (start: string, end: string) =>

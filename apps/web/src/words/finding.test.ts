@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { chargingCard, leadsCard, Script, twinCard } from '@sure-spool/core/testing'
+import { chargingCard, demoCard, leadsCard, Script, twinCard } from '@sure-spool/core/testing'
 import { figuresWith } from './figures'
 import { findingTitle, notProvedWords, notTestedWords, wouldSettle } from './finding'
+import { openWords } from './openWords'
 
 const figures = figuresWith(() => false)
 const groups = (script: Script) =>
@@ -103,5 +104,26 @@ describe('what a pass does not prove', () => {
       .state()
     const skipped = notTestedWords(state).find(({ why }) => why !== '' && why.includes('glued'))
     expect(skipped?.why).toBe('skipped: the loom is glued in')
+  })
+})
+
+describe('a guess beside which a twin was read', () => {
+  const striker = (beside?: number) => {
+    const script = new Script(demoCard('fogbell-striker')).ready()
+    if (beside !== undefined)
+      script.put({
+        kind: 'compare',
+        with: { as: 'neighbour', tag: 'n', figures: [{ check: 'coil', value: beside, u: 0.2 }] },
+      })
+    const state = script.read('coil', '59.2').state()
+    return state.finding.open
+      .filter(({ why }) => why === 'borderline')
+      .map((open) => openWords(state, open, figures).replaceAll('\u2009', ' '))
+  }
+  test('alike it says so, and that it proves nothing; without one it asks for it', () => {
+    expect(striker(58.6)).toEqual([
+      'Upper wire–lower wire: alike with the one beside it, 1 % apart, and judged only by a guess that both are beyond. Turns short in one would read lower: none seen.',
+    ])
+    expect(striker()).toEqual([expect.stringContaining('read a known good one beside it')])
   })
 })
