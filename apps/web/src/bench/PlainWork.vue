@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import type { Line } from '../reading/line'
 import { useBench } from '../store/bench'
+import { useFigures } from '../words/figures'
+import { forecastWords } from '../words/forecast'
 import { plainInstruction } from '../words/instruction'
 import CautionList from './CautionList.vue'
 import FigureStep from './FigureStep.vue'
@@ -13,6 +15,7 @@ import type { PlainStepActs } from './usePlainStep'
 defineProps<{ line: Line | null; problem: string; acts: PlainStepActs }>()
 defineEmits<{ type: [text: string] }>()
 const bench = useBench()
+const figures = useFigures()
 const step = computed(() => bench.current?.step)
 const pickKind = computed(() => {
   const kind = step.value?.kind
@@ -29,11 +32,18 @@ const instruction = computed(() =>
       })
     : '',
 )
+/** what should be seen, before it is looked for */
+const forecast = computed(() =>
+  bench.forecast && bench.current?.status !== 'done'
+    ? forecastWords(bench.forecast, figures, bench.forecast.resolution)
+    : '',
+)
 </script>
 
 <template>
   <div v-if="step" class="plain-work">
     <p class="instruction">{{ instruction }}</p>
+    <p v-if="forecast" class="instruction">{{ forecast }}</p>
     <CautionList :cautions="step.cautions" />
     <LookStep v-if="step.kind === 'look'" :acts="acts" />
     <PickStep v-else-if="pickKind" :kind="pickKind" :acts="acts" />

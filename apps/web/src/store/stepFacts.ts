@@ -81,7 +81,10 @@ export function stepFacts({ state, current, meter, person }: Standing) {
   /** what the display should show there, and the range that would show it */
   const forecast = computed(() => {
     const now = state()
-    const told = now && next.value && forecastOf(now, next.value)
+    const step = current()?.step
+    const seen = step?.kind === 'answer' ? { check: step.check, at: new Date().toISOString(), by: person() } : undefined
+    const question = next.value ?? seen
+    const told = now && question && forecastOf(now, question)
     if (!told) return undefined
     return { ...told, resolution: rangeOf(meter(), told.quantity, told.value ?? 0)?.resolution }
   })

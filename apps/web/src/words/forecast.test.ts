@@ -33,7 +33,27 @@ describe('what is expected, in words', () => {
     ],
     [
       said({ from: 'volts', value: 0.5834, volts: 24.9, ohms: 23.3, lampShare: 0.312 }, 'current', 0.01),
-      'Expect 580 mA: 24.9 V over 23.3 Ω and the lamp. The lamp has 31 % of its power.',
+      'Expect 580 mA: 24.9 V over 23.3 Ω and the lamp. The lamp has 31 % of its power: dim.',
+    ],
+    [
+      said(
+        { from: 'volts', value: 0.5834, volts: 24.9, ohms: 23.3, lampShare: 0.62, coilVolts: 13.51 },
+        'current',
+        0.01,
+      ),
+      'Expect 580 mA: 24.9 V over 23.3 Ω and the lamp. The lamp has 62 % of its power: bright. The coil keeps 13.5 V of 24.9 V: a soft pull proves nothing.',
+    ],
+    [
+      said({ from: 'volts', value: 0.05, volts: 24, ohms: 480, lampShare: 0.004 }, 'current', 0.01),
+      'Expect 50 mA: 24 V over 480 Ω and the lamp. The lamp has 0.4 % of its power: dark.',
+    ],
+    [
+      said({ from: 'parts', open: true, value: 330e3, parallel: 330e3 }),
+      'Expect 330 kΩ: what stands in parallel alone, since it leads through what reads open.',
+    ],
+    [
+      said({ from: 'card', value: 4290, low: 4000, high: 4590, partC: 20, parallel: 330e3 }, 'resistance', 10),
+      'At 20 °C expect 4.29 kΩ, 4.00 kΩ to 4.59 kΩ, 330 kΩ in parallel with it.',
     ],
   ])('%s', (words, expected) => expect(words).toBe(expected))
 })

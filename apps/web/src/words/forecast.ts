@@ -32,9 +32,18 @@ export function forecastWords(told: Forecast, figures: Figures, resolution?: num
       const lamp =
         told.lampShare === undefined
           ? ''
-          : ` The lamp has ${figures.plain(100 * told.lampShare, 2)}\u2009% of its power.`
+          : ` The lamp has ${figures.plain(100 * told.lampShare, 2)}\u2009% of its power: ${brightness(told.lampShare)}.${coilWords(told, figures)}`
       const sum = `${figures.bound(told.volts ?? 0, 'voltage')} over ${figures.bound(told.ohms ?? 0)}`
       return `Expect ${expected}: ${sum}${told.lampShare === undefined ? '' : ' and the lamp'}.${lamp}`
     }
   }
 }
+
+/** By its share of its power: as good as dark under a fiftieth, near its full light from three fifths. */
+const brightness = (share: number): string => (share < 0.02 ? 'dark' : share < 0.6 ? 'dim' : 'bright')
+
+/** A soft pull through a lamp proves nothing (SENSE, click-only). */
+const coilWords = ({ coilVolts, volts }: Forecast, figures: Figures): string =>
+  coilVolts === undefined || volts === undefined
+    ? ''
+    : ` The coil keeps ${figures.bound(Number(coilVolts.toFixed(1)), 'voltage')} of ${figures.bound(volts, 'voltage')}: a soft pull proves nothing.`

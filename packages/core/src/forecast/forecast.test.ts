@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import type { EntryBody } from '../document'
 import type { NextReading } from '../state'
-import { chargingCard, Script, twinCard, valveCard } from '../testing'
+import { chargingCard, demoCard, Script, twinCard, valveCard } from '../testing'
 import { forecastOf } from './forecastOf'
 
 const ahead = (script: Script, check: string, question: Partial<NextReading> = {}) => {
@@ -40,6 +40,20 @@ describe('ohms', () => {
     const script = twin().put(leads(0.1)).read('low', '236.4').read('high', '36.70')
     expect(ahead(script, 'series')).toMatchObject({ value: expect.closeTo(273.0, 6), leads: 0.1 })
     expect(ahead(script, 'trigger')).toMatchObject({ from: 'card', value: expect.closeTo(92.1, 6), leads: 0.1 })
+  })
+
+  test('two pairs of three pins tell the third', () => {
+    const pins = new Script(demoCard('brindlecote-c3')).ready(16).put(leads(0.21))
+    pins.read('pins', '5.08', { pair: ['C', 'R'] })
+    expect(ahead(pins, 'pins', { pair: ['R', 'S'] })).not.toMatchObject({ from: 'parts' })
+    pins.read('pins', '12.01', { pair: ['C', 'S'] })
+    expect(ahead(pins, 'pins', { pair: ['R', 'S'] })).toMatchObject({
+      from: 'parts',
+      value: expect.closeTo(16.88, 6),
+      leads: 0.21,
+    })
+    const open = new Script(demoCard('brindlecote-c3')).ready(16).read('pins', 'OL 40M', { pair: ['C', 'S'] })
+    expect(ahead(open, 'pins', { pair: ['R', 'S'] })).toMatchObject({ from: 'parts', open: true })
   })
 
   test('nothing leads through an open winding, whether or not the others are read', () => {
@@ -124,6 +138,23 @@ describe('amperes and volts', () => {
     const told = ahead(script, 'draw', { conditions: { lamp: { volts: 24, watts: 21 } } })
     expect(told?.value).toBeCloseTo(0.58, 2)
     expect(told?.lampShare).toBeCloseTo(0.31, 2)
+  })
+
+  test('how bright a lamp should be, by the ohms between the same points, and what the coil keeps', () => {
+    const script = new Script(demoCard('duskwater-dv24')).ready(31)
+    expect(ahead(script.put(supply(25.4)), 'lamp')).toBeUndefined()
+    script.read('coil', '23.30')
+    expect(ahead(script, 'lamp')?.lampShare).toBeCloseTo(0.32, 1)
+    const told = ahead(script.put(supply(24.9, true)), 'lamp')
+    expect(told).toMatchObject({ from: 'volts', ohms: expect.closeTo(23.3, 1), volts: 24.9 })
+    expect([told?.value, told?.lampShare, told?.coilVolts].map((one) => one?.toFixed(2))).toEqual([
+      '0.58',
+      '0.31',
+      '13.52',
+    ])
+    expect(
+      ahead(new Script(demoCard('duskwater-dv24')).ready(31).put(supply(24)).read('coil', 'OL'), 'lamp'),
+    ).toBeUndefined()
   })
 
   test('alternating volts at another speed, in proportion', () => {

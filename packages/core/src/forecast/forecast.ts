@@ -28,4 +28,6 @@ export interface Forecast {
   ohms?: number
   /** a lamp in series: its share of its rated power */
   lampShare?: number
+  /** what of the volts the coil keeps beside it */
+  coilVolts?: number
 }

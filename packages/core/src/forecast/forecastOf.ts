@@ -1,5 +1,6 @@
+import type { Conditions } from '../document'
 import { lampInSeries } from '../function'
-import { quantityOf, readsFinite, voltsOf, type Evaluation } from '../judgement'
+import { pairKey, quantityOf, readsFinite, voltsOf, type Evaluation } from '../judgement'
 import { nextReading, type NextReading, type RunState } from '../state'
 import type { Forecast } from './forecast'
 import { ohmsAhead } from './ohmsAhead'
@@ -16,6 +17,7 @@ export function forecastOf(state: RunState, question: NextReading): Forecast | u
   const next = nextReading(state, question)
   if (!next) return undefined
   const { evaluation, bench } = next
+  if (evaluation.check.kind === 'lamp') return lampAhead(state, evaluation, voltsOf(bench, evaluation)?.volts)
   switch (quantityOf(evaluation.check)) {
     case 'resistance':
       return ohmsAhead(state, evaluation)
@@ -34,12 +36,26 @@ function ampsAhead(state: RunState, { check, entry }: Evaluation, volts: number 
   if (relation?.kind !== 'draw' || volts === undefined) return undefined
   const coil = state.checks.find((one) => one.check.id === relation.ohms)?.points.find(({ held }) => !held)?.evaluation
   if (!coil || !readsFinite(coil) || coil.net === undefined || coil.net <= 0) return undefined
-  const conditions = { ...check.conditions, ...entry.reading.conditions }
-  const told = { quantity: 'current', from: 'volts', volts, ohms: coil.net } as const
-  const { lamp, seriesOhms = 0 } = conditions
-  if (lamp?.volts === undefined || lamp.watts === undefined) return { ...told, value: volts / (coil.net + seriesOhms) }
-  const lit = lampInSeries({ volts, coilOhms: coil.net + seriesOhms, lampVolts: lamp.volts, lampWatts: lamp.watts })
-  return { ...told, value: lit.amps, lampShare: lit.lampPowerFraction }
+  return through(volts, coil.net, { ...check.conditions, ...entry.reading.conditions })
+}
+
+/** How bright a lamp in series should be, and what flows: by the ohms that were read between the same points. */
+function lampAhead(state: RunState, { check, pair }: Evaluation, volts: number | undefined): Forecast | undefined {
+  if (volts === undefined || !pair) return undefined
+  const coil = state.checks
+    .filter((one) => one.check.kind === 'resistance' && !one.check.toFrame)
+    .flatMap(({ points }) => points.flatMap(({ evaluation, held }) => (held ? [] : (evaluation ?? []))))
+    .findLast((one) => one.pair !== undefined && pairKey(one.pair) === pairKey(pair))
+  if (!coil || !readsFinite(coil) || coil.net === undefined || coil.net <= 0) return undefined
+  return through(volts, coil.net, check.conditions ?? {})
+}
+
+/** Volts over a coil's ohms and what stands in series with it. */
+function through(volts: number, ohms: number, { lamp, seriesOhms = 0 }: Conditions): Forecast {
+  const told = { quantity: 'current', from: 'volts', volts, ohms } as const
+  if (lamp?.volts === undefined || lamp.watts === undefined) return { ...told, value: volts / (ohms + seriesOhms) }
+  const lit = lampInSeries({ volts, coilOhms: ohms + seriesOhms, lampVolts: lamp.volts, lampWatts: lamp.watts })
+  return { ...told, value: lit.amps, lampShare: lit.lampPowerFraction, coilVolts: lit.coilVolts }
 }
 
 /** Alternating volts rise with the speed: this pair's at another speed, or its like's, at the speed the card asks. */

@@ -43,17 +43,20 @@ export function ohmsAhead(state: RunState, next: Evaluation): Forecast | undefin
 
 type Told = Omit<Forecast, 'quantity'>
 
-/** What stands for a winding by itself: its ohms net of leads, or that it is open. */
+/** What stands for a winding by itself, from a check of its own or a pair of three pins: its ohms net of leads, or that it is open. */
 function windingsRead({ checks, prepared: { card } }: RunState): Map<string, number | 'Infinity'> {
   const read = new Map<string, number | 'Infinity'>()
   for (const { check, points } of checks) {
-    if (check.kind !== 'resistance' || check.touches.size !== 1) continue
-    const [id] = check.touches
-    const winding = card.windings.find((one) => one.id === id)
-    const one = points.find(({ evaluation, held }) => evaluation?.pair && !held)?.evaluation
-    if (!winding || !one?.pair || pairKey(one.pair) !== ends(winding)) continue
-    if (readsOpen(one)) read.set(winding.id, 'Infinity')
-    else if (readsFinite(one) && one.net !== undefined) read.set(winding.id, one.net)
+    const isOwn = check.kind === 'resistance' && check.touches.size === 1
+    if (!isOwn && check.kind !== 'three-pins') continue
+    for (const winding of card.windings.filter(({ id }) => check.touches.has(id))) {
+      const one = points.find(
+        ({ evaluation, held }) => evaluation?.pair && !held && pairKey(evaluation.pair) === ends(winding),
+      )?.evaluation
+      if (!one) continue
+      if (readsOpen(one)) read.set(winding.id, 'Infinity')
+      else if (readsFinite(one) && one.net !== undefined) read.set(winding.id, one.net)
+    }
   }
   return read
 }

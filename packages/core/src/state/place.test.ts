@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Card, EntryBody, Place } from '../document'
-import { chargingCard, Script, twinCard } from '../testing'
+import { chargingCard, demoCard, Script, twinCard } from '../testing'
 import { stepWaits } from './nextStep'
 import { runState } from './runState'
 
@@ -110,5 +110,20 @@ describe('test by test, or coil by coil', () => {
         .sort(),
     )
     expect(coils('coils').finding).toEqual(coils('tests').finding)
+  })
+})
+
+describe('a ground test by a pocket meter and by a tester', () => {
+  test('is one point: the figure at volts is judged, and the low range holds nothing back', () => {
+    const tester = demoCard('brindlecote-c3')
+    const script = new Script(tester)
+      .ready()
+      .framed()
+      .read('shell', 'OL 60', { pair: ['C', 'frame'] })
+    expect(script.state().finding.open.map(({ check }) => check)).toContain('shell')
+    script.read('shell', '37M 502V', { pair: ['C', 'frame'], instrument: 't1' })
+    const shell = script.state().checks.find(({ check }) => check.id === 'shell')
+    expect(shell).toMatchObject({ verdict: 'within' })
+    expect(shell?.points).toHaveLength(1)
   })
 })

@@ -96,7 +96,7 @@ const isRepaired = ({ tape }: Bench, { evaluation }: PointState): boolean =>
   tape.changes.some((work) => evaluation !== undefined && stoodBefore(tape.entries, evaluation.entry, work))
 
 /** Insulation whose volts or ohms had not come up yet: the tips stay where they are. */
-const notThereYet: ReadonlySet<string> = new Set(['hold-until-settled', 'test-voltage-low'])
+const notThereYet: ReadonlySet<string> = new Set(['hold-until-settled', 'test-voltage-low', 'test-voltage-unknown'])
 
 function readStep(
   bench: Bench,

@@ -48,5 +48,7 @@ export function pointConditions(check: Pick<Check, 'kind' | 'conditions'>, condi
   if (conditions === undefined) return ''
   const { drive, state, load, lamp, hertz, rpm } = conditions
   const atItsSpeed = rpm !== undefined && isSpeed(rpm, check.conditions?.rpm)
-  return JSON.stringify({ drive, state: state?.toSorted(), load, lamp, hertz, rpm: atItsSpeed ? undefined : rpm })
+  const told = JSON.stringify({ drive, state: state?.toSorted(), load, lamp, hertz, rpm: atItsSpeed ? undefined : rpm })
+  // test volts alone make no point of their own
+  return told === '{}' ? '' : told
 }
