@@ -1,5 +1,6 @@
 import { lookIds, type LookId } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
+import { asTheStepIsDone } from '../reading/typedEntries'
 import { useBench } from '../store/bench'
 import { useShop } from '../store/shop'
 
@@ -56,10 +57,18 @@ export function usePlainStep() {
   function say(at: number): void {
     const text = answers.value[at]
     if (step.value?.kind !== 'answer' || text === undefined) return
+    const conditions = bench.check ? asTheStepIsDone(bench.check, undefined) : {}
     bench.add({
       kind: 'reading',
       check: step.value.check,
-      reading: { taken: 'typed', text, decimalComma: shop.settings.decimalComma, kind: 'answer', answer: text },
+      reading: {
+        taken: 'typed',
+        text,
+        decimalComma: shop.settings.decimalComma,
+        kind: 'answer',
+        answer: text,
+        ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
+      },
     })
   }
 

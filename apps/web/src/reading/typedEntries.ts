@@ -143,7 +143,7 @@ function settingOf(
 }
 
 /** What the step says to do is how it is done; how fast it ran and what volts stood there is never taken from the card. */
-function asTheStepIsDone({ kind, conditions }: PreparedCheck, rpm: number | undefined): Conditions {
+export function asTheStepIsDone({ kind, conditions }: PreparedCheck, rpm: number | undefined): Conditions {
   const { testVolts: _volts, rpm: asked, ...stated } = conditions ?? {}
   const atSpeed = asked !== undefined || kind === 'ac-output'
   return atSpeed && rpm !== undefined ? { ...stated, rpm } : stated
