@@ -1,6 +1,9 @@
 import { stateOf, verdicts, work } from './kindSteps'
 import { expect, test } from './world'
 
+/** Legs, pickup, and every lead open to the frame, still and bent. */
+const soundAtRest = ['.62', '.63', '.625', '137', 'frame', 'OL', 'OL', 'OL', 'OL', 'OL']
+
 test('a charging stator: figures of tenths wait for the leads, legs alike, and output decides', async ({
   bench,
   world,
@@ -12,23 +15,7 @@ test('a charging stator: figures of tenths wait for the leads, legs alike, and o
   await bench.press('a')
   await expect(bench.title).toHaveText('Touch the tips together')
   await bench.type('0.30')
-  await work(bench, [
-    '.62',
-    '.63',
-    '.625',
-    '137',
-    'frame',
-    'OL',
-    'OL',
-    'OL',
-    'OL',
-    'OL',
-    'machine',
-    '40.8 @ 3000 rpm',
-    '41.2',
-    '41.0',
-    'bench',
-  ])
+  await work(bench, [...soundAtRest, 'machine', '40.8 @ 3000 rpm', '41.2', '41.0', 'bench'])
   const state = await stateOf(bench, world)
   expect(state.finding).toBe('no-fault-found')
   expect(state.relations[0]?.verdict).not.toBe('outside')
@@ -37,23 +24,7 @@ test('a charging stator: figures of tenths wait for the leads, legs alike, and o
 test('a charging stator with a weak leg reads right and fails at speed', async ({ bench, world }) => {
   await bench.takeIn('60 charging')
   await bench.prepare()
-  await work(bench, [
-    '.62',
-    '.63',
-    '.625',
-    '137',
-    'frame',
-    'OL',
-    'OL',
-    'OL',
-    'OL',
-    'OL',
-    'machine',
-    '40.8 @ 3000 rpm',
-    '21.0',
-    '21.1',
-    '41.0',
-  ])
+  await work(bench, [...soundAtRest, 'machine', '40.8 @ 3000 rpm', '21.0', '21.1', '41.0'])
   const state = await stateOf(bench, world)
   expect(verdicts(state)).toMatchObject({ uv: 'within', volts: 'outside' })
   expect(state.finding).toBe('fault-found')
@@ -65,22 +36,7 @@ test('a charging stator that gives its volts while the battery is not charged: l
 }) => {
   await bench.takeIn('60 charging')
   await bench.prepare()
-  await work(bench, [
-    '.62',
-    '.63',
-    '.625',
-    '137',
-    'frame',
-    'OL',
-    'OL',
-    'OL',
-    'OL',
-    'OL',
-    'machine',
-    '40.8 @ 3000 rpm',
-    '41.2',
-    '41.0',
-  ])
+  await work(bench, [...soundAtRest, 'machine', '40.8 @ 3000 rpm', '41.2', '41.0'])
   await expect(bench.page.getByText('Engine off for an hour.')).toBeVisible()
   await bench.type('12.61')
   await expect(bench.page.getByText('Loaded with the lamps, at 3000\u2009rpm.')).toBeVisible()

@@ -174,3 +174,24 @@ test('a figure on an unknown meter is good to a tenth of a unit at most', () => 
   expect(uncertaintyOf(undefined, 'resistance', 10)).toBeGreaterThan(0.1 / Math.sqrt(12) - 1e-9)
   expect(uncertaintyOf(pocketMeter, 'resistance', 1000)).toBeGreaterThan(uncertaintyOf(pocketMeter, 'resistance', 10))
 })
+
+describe('the speed that was last said', () => {
+  const card = (): Card => {
+    const [a, b] = ['asked', 'cranked'].map((id) => ({
+      id: id === 'asked' ? 'ask-1' : id,
+      label: id,
+      kind: 'ac-output' as const,
+      at: { pair: ['O', 'G'] as [string, string] },
+      required: false,
+      limits: [],
+      ...(id === 'asked' ? {} : { conditions: { peak: true as const, state: ['cranking'] } }),
+    }))
+    return { ...twinCard(), checks: a && b ? [a, b] : [] }
+  }
+  const kept = (id: string) => readingEntry('41.7', place(card(), id, { quantity: 'voltage', rpm: 3000 }))
+  test('goes with volts asked while it runs, and never with what the card reads at no speed of its own', () => {
+    expect(kept('ask-1')).toMatchObject({ reading: { conditions: { rpm: 3000 } } })
+    const cranked = kept('cranked')
+    expect('reading' in cranked && cranked.reading.conditions).toEqual({ peak: true, state: ['cranking'] })
+  })
+})

@@ -16,6 +16,7 @@ import {
   type ShownUnits,
   type StepPoint,
 } from '@sure-spool/core'
+import { takesSpeed } from '../words/instruction'
 import type { LineProblem } from '../words/reasons'
 import { splitPlace, type Placed } from './splitPlace'
 
@@ -143,8 +144,7 @@ function settingOf(
 }
 
 /** What the step says to do is how it is done; how fast it ran and what volts stood there is never taken from the card. */
-export function asTheStepIsDone({ kind, conditions }: PreparedCheck, rpm: number | undefined): Conditions {
-  const { testVolts: _volts, rpm: asked, ...stated } = conditions ?? {}
-  const atSpeed = asked !== undefined || kind === 'ac-output'
-  return atSpeed && rpm !== undefined ? { ...stated, rpm } : stated
+export function asTheStepIsDone(check: PreparedCheck, rpm: number | undefined): Conditions {
+  const { testVolts: _volts, rpm: _asked, ...stated } = check.conditions ?? {}
+  return takesSpeed(check) && rpm !== undefined ? { ...stated, rpm } : stated
 }

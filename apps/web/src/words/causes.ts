@@ -75,6 +75,8 @@ function highWords({ explains }: Cause, state: RunState, figures: Figures): stri
   const over = explains
     .map((id) => outsideOf(state, id))
     .find((one) => one?.bound !== undefined && one.net === undefined)
+  if (over?.bound !== undefined && over.parallelOhms !== undefined)
+    return `reads as what stands in parallel alone, so beyond ${figures.bound(Number(over.bound.toPrecision(3)))}: broken, or far too high; lift a lead to tell`
   return over?.bound === undefined
     ? 'reads high: ohms added in it or at its ends'
     : `reads beyond ${figures.bound(over.bound)}: broken, or ohms added; a higher range tells`

@@ -1,10 +1,25 @@
-import { quantityOf, type Card, type Instrument, type PreparedCheck, type Step, type StepState } from '@sure-spool/core'
+import {
+  isAsked,
+  quantityOf,
+  type Card,
+  type Instrument,
+  type PreparedCheck,
+  type Step,
+  type StepState,
+} from '@sure-spool/core'
 import { capital } from './capital'
 import { conditionWords } from './conditions'
 import { quantityWords } from './kinds'
 import type { Figures } from './figures'
 import { placeQuantity } from './points'
 import type { Again } from './title'
+
+/**
+ * Whether a reading is of the speed that was last said: where the card asks for one, or alternating volts were asked of two points while it
+ * runs. The instruction shows it, so that none is kept unseen.
+ */
+export const takesSpeed = ({ id, kind, conditions }: Pick<PreparedCheck, 'id' | 'kind' | 'conditions'>): boolean =>
+  conditions?.rpm !== undefined || (kind === 'ac-output' && isAsked(id))
 
 /**
  * What to do for a reading, besides which points to touch.
@@ -30,7 +45,7 @@ export function readingInstruction(
         : 'Another place: type it behind an @.',
     check.kind === 'insulation' ? 'Type the volts with the ohms: 500V 2.1G.' : '',
     under === '' ? '' : `${capital(under)}.`,
-    check.conditions?.rpm === undefined
+    !takesSpeed(check)
       ? ''
       : saidRpm === undefined
         ? 'Type the speed it runs at behind an @: 43.4 @ 2570 rpm.'

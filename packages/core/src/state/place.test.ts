@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Card, EntryBody, Place } from '../document'
-import { chargingCard, demoCard, Script, twinCard } from '../testing'
+import { chargingCard, demoCard, Script } from '../testing'
 import { stepWaits } from './nextStep'
 import { runState } from './runState'
 
@@ -98,18 +98,13 @@ describe('asked again, as a fact of its own', () => {
 })
 
 describe('test by test, or coil by coil', () => {
-  const coils = (order: 'tests' | 'coils') => runState(new Script(twinCard()).ready().run, undefined, order)
-  test('the order changes the steps’ order and no verdict', () => {
-    expect(
-      coils('coils')
-        .steps.map(({ step }) => step.id)
-        .sort(),
-    ).toEqual(
-      coils('tests')
-        .steps.map(({ step }) => step.id)
-        .sort(),
-    )
-    expect(coils('coils').finding).toEqual(coils('tests').finding)
+  const worked = (order: 'tests' | 'coils') =>
+    runState(new Script(demoCard('duskwater-capstan')).ready().read('clutch', '9.04').run, undefined, order)
+  test('the order changes what comes next, and no verdict', () => {
+    const [tests, coils] = [worked('tests'), worked('coils')]
+    expect([tests.step, coils.step]).toEqual(['brake', 'supply'])
+    expect(coils.finding).toEqual(tests.finding)
+    expect(coils.checks.map(({ verdict }) => verdict)).toEqual(tests.checks.map(({ verdict }) => verdict))
   })
 })
 

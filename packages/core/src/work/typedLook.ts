@@ -8,7 +8,7 @@ export type TypedLook = { look: Look } | { problem: string }
 /** What hands call it, where that is another word than its id. */
 const others: Partial<Record<LookId, string[]>> = {
   sound: ['sound', 'fine', 'nothing'],
-  smell: ['smell', 'smells'],
+  smell: ['smells burnt', 'smell', 'smells'],
   wet: ['wet', 'damp'],
 }
 const names = lookIds

@@ -77,6 +77,7 @@ describe('a look as it is typed', () => {
     ['chafed at the clamp', { place: 'the clamp', what: ['chafed'] }],
     ['chafed! at the clamp', { place: 'the clamp', what: ['chafed'], fault: true }],
     ['Burnt, smell second coil', { place: 'second coil', what: ['burnt', 'smell'] }],
+    ['smells burnt at the second coil', { place: 'the second coil', what: ['smell'] }],
     ['broken wire on the start lug', { place: 'the start lug', what: ['broken-wire'] }],
     ['wet', { place: 'the part', what: ['wet'] }],
     ['damp in the sleeve', { place: 'the sleeve', what: ['wet'] }],
