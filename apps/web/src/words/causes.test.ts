@@ -27,6 +27,19 @@ describe('a cause says what was read, and no more', () => {
     expect(said(on().read('frame', '18 Ω', toFrame))[0]).toMatch(/reach the frame: 18 Ω\.$/)
     expect(said(on().read('frame', '270 kΩ', toFrame))[0]).toMatch(/leak to the frame: 270 kΩ\.$/)
   })
+  test('nothing seen beside what stands in parallel wants a lead lifted, and no higher range', () => {
+    const beside = () =>
+      new Script(twinCard())
+        .ready()
+        .put({ kind: 'isolation', state: 'in-circuit', parallelOhms: 1000 })
+        .read('low', '998')
+        .read('low', '998', { contact: 'clips' })
+    expect(said(beside())).toEqual([
+      expect.stringMatching(
+        /^Low-speed charge coil reads as what stands in parallel alone, so beyond 9\d\d Ω: .*lift a lead to tell\.$/,
+      ),
+    ])
+  })
   test('a lead that reaches the frame only while it is bent is named, with its place', () => {
     const bent = (where?: string) =>
       said(
