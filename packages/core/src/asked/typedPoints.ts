@@ -1,4 +1,4 @@
-import type { Card } from '../document'
+import { nameTokens as tokensOf, terminalNamed, type Card } from '../document'
 import type { AskedKind } from './withAsked'
 
 /**
@@ -18,7 +18,6 @@ const words: [RegExp, AskedKind][] = [
   [/^(insulation|megohms?|megs?)$/, 'insulation'],
 ]
 const joins = new Set(['and', 'to', 'between', 'in', ''])
-const split = /[\s,;–—+-]+/
 
 /**
  * Reads two terminals of a card, by label, alias or id, and a quantity behind them: `grey tan`, `orange to frame insulation`, `yellow 1 and
@@ -33,7 +32,7 @@ export function typedPoints(text: string, card: Card): TypedPoints {
     .filter(({ tokens }) => tokens.length > 0)
     .sort((a, b) => b.tokens.length - a.tokens.length)
   const fresh = newPoint.exec(text.normalize('NFC').trim())
-  if (fresh) return pointOn(fresh[1] ?? '', fresh[2] ?? '', names)
+  if (fresh) return pointOn(fresh[1] ?? '', fresh[2] ?? '', card)
   const points: string[] = []
   let kind: AskedKind | undefined
   const typed = tokensOf(text)
@@ -67,13 +66,9 @@ export function typedPoints(text: string, card: Card): TypedPoints {
 export function typedTerminals(text: string, card: Card): { terminals: string[] } | { problem: string } {
   const said = text
     .split(/,|\band\b/)
-    .map((one) => tokensOf(one).join(' '))
+    .map((one) => one.trim())
     .filter((one) => one !== '')
-  const found = said.map((one) =>
-    card.terminals.find(({ label, aliases, id }) =>
-      [label, ...aliases, id].some((name) => tokensOf(name).join(' ') === one),
-    ),
-  )
+  const found = said.map((one) => terminalNamed(one, card))
   const strange = said.find((_one, i) => !found[i])
   if (strange !== undefined) return { problem: `“${strange}” is no point of this part.` }
   const terminals = [...new Set(found.flatMap((one) => one?.id ?? []))]
@@ -81,24 +76,12 @@ export function typedTerminals(text: string, card: Card): { terminals: string[] 
 }
 
 const newPoint = /^new\s+(.+)\s+on\s+(.+)$/i
-interface Name {
-  id: string
-  tokens: string[]
-}
 
-function pointOn(label: string, where: string, names: Name[]): TypedPoints {
-  const isNamed = (text: string, { tokens }: Name) => tokens.join(' ') === tokensOf(text).join(' ')
-  const on = names.find((name) => isNamed(where, name))
+function pointOn(label: string, where: string, card: Card): TypedPoints {
+  const on = terminalNamed(where, card)
   if (!on) return { problem: `“${where}” is no point of this part, so nothing can lie on it.` }
-  if (names.some((name) => isNamed(label, name))) return { problem: `“${label}” is a point of this part already.` }
+  if (terminalNamed(label, card)) return { problem: `“${label}” is a point of this part already.` }
   return { point: label, on: on.id }
 }
-
-const tokensOf = (text: string): string[] =>
-  text
-    .normalize('NFC')
-    .toLowerCase()
-    .split(split)
-    .filter((token) => token !== '')
 
 const example = ({ terminals: [a, b] }: Card): string => (a && b ? `${a.label} ${b.label}` : 'grey tan')

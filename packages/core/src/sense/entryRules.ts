@@ -101,7 +101,7 @@ const scaled = (value: number, { min, max }: Band, factor: number): boolean =>
 /** Kinds in which any pair may be open, closed or a winding. */
 const unknownPairs: ReadonlySet<string> = new Set(['contacts', 'pair-matrix'])
 
-/** A typed figure far from what is expected that a thousand would put right: k, M or G? */
+/** A typed figure far from what is expected that a thousand would put right: k, M or G? Too few volts are never taken for kilovolts. */
 export const prefixJump: ReadingRule = {
   id: 'prefix-jump',
   cause: 'figure',

@@ -1,4 +1,4 @@
-import type { Card, EntryBody, EntryOf, WorkId } from '../document'
+import { terminalNamed, type Card, type EntryBody, type EntryOf, type WorkId } from '../document'
 import { itemOfPlace } from './places'
 
 type Work = Extract<EntryBody, { kind: 'work' }>
@@ -47,11 +47,11 @@ export function typedWork(text: string, card: Card, off: EntryOf<'work'>[], here
 }
 
 /** A terminal, winding, bar or item that is named so; else the words as they stand. */
-function placeOf(where: string, { terminals, windings }: Card): string {
-  const said = where.toLowerCase()
-  const named = [...terminals, ...windings.map((one) => ({ ...one, aliases: [] as string[] }))].find(
-    ({ id, label, aliases }) => [label, id, ...aliases].some((name) => name.toLowerCase() === said),
+function placeOf(where: string, card: Card): string {
+  const winding = card.windings.find(({ id, label }) =>
+    [label, id].some((name) => name.toLowerCase() === where.toLowerCase()),
   )
+  const named = terminalNamed(where, card) ?? winding
   const index = itemOfPlace(where)
   return named?.id ?? (index === undefined ? where : `item ${index}`)
 }
