@@ -22,8 +22,12 @@ export function stepLabel(card: Card, step: Step, figures: Figures): string {
   const check = card.checks.find((one) => one.id === step.check)
   const place = placeLabel(card, step.check, step.point, figures)
   const isBent = (one: Check | undefined) => one?.conditions?.state?.includes('flexed') ?? false
-  const alike = (one: Check) => one.kind === check?.kind && isBent(one) === isBent(check) && samePair(one, check)
-  // two checks of one pair are told apart by what they are of
+  const alike = (one: Check) =>
+    check !== undefined &&
+    (one.kind === check.kind || check.kind !== 'resistance') &&
+    isBent(one) === isBent(check) &&
+    samePair(one, check)
+  // two checks of one pair are told apart by what they are of; its ohms keep the name of its wires
   if (card.checks.some((one) => one.id !== step.check && alike(one))) return checkLabel(card, step.check)
   if (step.point.drive) return `${place}, driven`
   return isBent(check) && step.point.pair ? `${place}, bent` : place

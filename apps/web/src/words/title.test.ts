@@ -100,6 +100,21 @@ describe('a step on the path, and what was left out', () => {
     expect(stepLabel(card, { ...base, id: 'x', kind: 'leads' }, figures)).toBe('zero the leads')
   })
 
+  test('where one pair is read twice by what it is of; its ohms keep its wires', () => {
+    const two = plainCard({
+      ...card,
+      family: 'other',
+      checks: [
+        ...card.checks,
+        plainCheck('draw', 'current', { pair: ['B', 'A'] }),
+        plainCheck('rest', 'dc-output', { pair: ['A', 'frame'] }),
+        plainCheck('charge', 'dc-output', { pair: ['A', 'frame'] }),
+      ],
+    })
+    const said = ['coil', 'draw', 'bent', 'rest', 'charge'].map((id) => stepLabel(two, read(id) as never, figures))
+    expect(said).toEqual(['A–B', 'draw', 'A–B, bent', 'rest', 'charge'])
+  })
+
   test('three by name, the rest by number; nothing where nothing was', () => {
     const leads = { ...base, id: 'leads', kind: 'leads' } as const
     expect(leftOutWords(card, [], figures)).toBe('')
