@@ -9,12 +9,12 @@ const rounds = 2000
 const { run } = longRun()
 const warmUp = rounds / 4
 
-function timesOf(work: (round: number) => void): number[] {
+function timesOf(work: (round: number) => void, before = warmUp): number[] {
   const times: number[] = []
-  for (let round = 0; round < rounds; round++) {
+  for (let round = 0; round < before + rounds; round++) {
     const start = performance.now()
     work(round)
-    if (round >= warmUp) times.push(performance.now() - start)
+    if (round >= before) times.push(performance.now() - start)
   }
   return times
 }
@@ -44,10 +44,12 @@ tell('the remarks of that run', 'the judgement without them', remarks.median / r
 
 const next = longRun().reading('low', '321')
 const before = runState(run)
+// the compiler rewrites what runs often for some thousands of rounds, and each of its pauses is longer than the work
+const compiled = 10_000
 const grown = spread(
   timesOf((round) => {
     runState({ ...run, entries: [...run.entries, { ...next, id: `next-${round}` }] }, before)
-  }),
+  }, compiled),
 )
 tell(
   'judging again after one more entry',
@@ -55,7 +57,7 @@ tell(
   grown.median / fromNothing.median,
   grown.p99 / fromNothing.median,
 )
-process.stdout.write(`judging again after one more entry: p99 ${grown.p99.toFixed(2)} ms, target 1 ms\n`)
+process.stdout.write(`judging again after one more entry, once compiled: p99 ${grown.p99.toFixed(2)} ms, target 1 ms\n`)
 
 const chance = chanceFrom(40)
 const nodes = Array.from({ length: 40 }, (_, i) => `n${i}`)

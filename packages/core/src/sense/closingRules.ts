@@ -128,11 +128,12 @@ function contradiction(checks: CheckState[]): Remark['params'] | null {
     one: one.check.id,
     stronger: stronger.check.id,
   })
-  const pairOf = ({ check }: CheckState) => ('pair' in check.at ? [...check.at.pair].sort().join() : undefined)
-  for (const one of checks) {
+  const pairOf = ({ check }: CheckState) => ('pair' in check.at ? pairKey(check.at.pair) : undefined)
+  const outputs = checks.filter(({ check }) => outputKinds.has(check.kind))
+  for (const one of outputs.length > 0 ? checks : []) {
     if (one.check.kind !== 'resistance' || pairOf(one) === undefined) continue
-    for (const other of checks) {
-      if (!outputKinds.has(other.check.kind) || pairOf(other) !== pairOf(one)) continue
+    for (const other of outputs) {
+      if (pairOf(other) !== pairOf(one)) continue
       const open = one.reason === 'open-circuit' && other.verdict === 'within'
       const silent = one.verdict === 'within' && other.verdict === 'outside'
       if (open || silent) return params(one, other)
@@ -147,24 +148,28 @@ function contradiction(checks: CheckState[]): Remark['params'] | null {
 
 /** One pair that a check reads open and another reads finite below it, under the same conditions: a path that was seen is the stronger. */
 function openAndNot(checks: CheckState[]): [open: CheckState, finite: CheckState] | undefined {
-  const read = checks
-    .filter(({ check }) => check.kind !== 'contacts')
-    .flatMap((state) =>
-      state.points.flatMap(({ evaluation: one }) =>
-        one?.pair && one.quantity === 'resistance' ? [{ state, one }] : [],
-      ),
-    )
-  for (const { state, one } of read) {
-    const most = readsOpen(one) ? (one.bound ?? one.net) : undefined
-    if (most === undefined) continue
-    const finite = read.find(
-      ({ state: other, one: its }) =>
-        other !== state && alikeTaken(its, one) && its.net !== undefined && below(its.net, most) && !readsOpen(its),
-    )
-    if (finite) return [state, finite.state]
-  }
+  const read = checks.filter(({ check }) => check.kind !== 'contacts')
+  for (const state of read)
+    for (const { evaluation: one } of state.points) {
+      const most = one && isOhms(one) && readsOpen(one) ? (one.bound ?? one.net) : undefined
+      if (!one || most === undefined) continue
+      const finite = read.find((other) =>
+        other.points.some(
+          ({ evaluation: its }) =>
+            other !== state &&
+            its?.net !== undefined &&
+            isOhms(its) &&
+            alikeTaken(its, one) &&
+            below(its.net, most) &&
+            !readsOpen(its),
+        ),
+      )
+      if (finite) return [state, finite]
+    }
   return undefined
 }
+
+const isOhms = ({ pair, quantity }: Evaluation): boolean => pair !== undefined && quantity === 'resistance'
 
 const alikeTaken = (a: Evaluation, b: Evaluation): boolean =>
   a.pair !== undefined &&

@@ -57,9 +57,8 @@ export const stepWaits = (step: Step, prepared: PreparedCard): boolean =>
 
 /** The step of what was read, answered or skipped last, by when it was first: its place in the plan; -1 where nothing was. */
 function handAt(states: StepState[], tape: Tape): number {
-  const entries = new Map(tape.entries.map((entry) => [entry.id, entry]))
   const firstOf = (id: string): number => {
-    const entry = entries.get(id)
+    const entry = tape.entries.findLast((one) => one.id === id)
     if (entry?.kind === 'reading' && entry.reading.supersedes !== undefined) return firstOf(entry.reading.supersedes)
     return entry?.n ?? 0
   }

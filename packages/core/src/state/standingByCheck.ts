@@ -9,24 +9,19 @@ import { outdated, surestOf, type Bench, type Evaluation } from '../judgement'
  * standingByCheck(scenes.retaken().bench, scenes.retaken().all).get('high').length // 1
  */
 export function standingByCheck({ tape, prepared }: Bench, all: Iterable<Evaluation>): Map<string, Evaluation[]> {
-  const points = new Map<string, { last: number; by: Evaluation[] }>()
-  let place = 0
+  // a point read again moves to the end: the map's order is that of the last reading of each
+  const points = new Map<string, Evaluation[]>()
   for (const evaluation of all) {
-    const { entry, check, point, instrument } = evaluation
-    if (tape.gone.has(entry.id) || outdated(tape, prepared, check, entry, evaluation.pair)) continue
+    const { entry, check, point } = evaluation
+    if (tape.gone.has(entry.id)) continue
+    if (tape.changes.length > 0 && outdated(tape, prepared, check, entry, evaluation.pair)) continue
     const known = points.get(point)
-    place++
-    if (!known) points.set(point, { last: place, by: [evaluation] })
-    else {
-      const again = known.by.findIndex((one) => one.instrument?.id === instrument?.id)
-      if (again >= 0) known.by.splice(again, 1)
-      known.by.push(evaluation)
-      known.last = place
-    }
+    if (known) points.delete(point)
+    points.set(point, known ? readAgain(known, evaluation) : [evaluation])
   }
   const byCheck = new Map<string, Evaluation[]>()
-  for (const { by } of [...points.values()].sort((a, b) => a.last - b.last)) {
-    const surest = surestOf(by)
+  for (const by of points.values()) {
+    const surest = by.length === 1 ? by[0] : surestOf(by)
     if (!surest) continue
     const found = byCheck.get(surest.check.id)
     if (found) found.push(surest)
@@ -34,3 +29,9 @@ export function standingByCheck({ tape, prepared }: Bench, all: Iterable<Evaluat
   }
   return byCheck
 }
+
+/** The last by each instrument, in the order they were read. */
+const readAgain = (known: Evaluation[], evaluation: Evaluation): Evaluation[] => [
+  ...known.filter((one) => one.instrument?.id !== evaluation.instrument?.id),
+  evaluation,
+]

@@ -11,7 +11,7 @@ export interface Tape {
   gone: Map<string, { by: Entry; how: 'taken-back' | 'retaken' | 'mistyped' }>
   /** entry id → the take-back that undid it */
   takenBack: Map<string, Entry>
-  /** how many part-changing works stand before each entry */
+  /** how many part-changing works stand before an entry: 0 where it has none, as of most tapes */
   stageOf: Map<string, number>
   /** those that stand, by kind, in tape order */
   standing: Map<Entry['kind'], Entry[]>
@@ -50,7 +50,7 @@ export function readTape(run: Run): Tape {
       else standing.set(entry.kind, [entry])
     }
     if (entry.kind === 'work' && changesPart.has(entry.what) && stands) stage++
-    stageOf.set(entry.id, stage)
+    if (stage > 0) stageOf.set(entry.id, stage)
     if (entry.kind !== 'reading') continue
     readings.push(entry)
     const { supersedes, mistyped } = entry.reading
