@@ -44,6 +44,7 @@ const looks = computed(() => [
         <VerdictMark :mark="line.held ? 'none' : line.evaluation.verdict" :side="line.side" />
         <span class="what"
           ><strong>{{ line.points }}</strong
+          ><template v-if="line.under"> {{ line.under }}</template
           ><small
             >{{ line.label }}; {{ reasonLine(line.evaluation, figures)
             }}<template v-if="line.held">; held</template></small
@@ -84,7 +85,7 @@ const looks = computed(() => [
       <span class="group strong">Read twice</span>
       <VerdictMark mark="none" />
       <span class="what"
-        ><strong>{{ line.points }}, before</strong
+        ><strong>{{ line.points }}, before</strong><template v-if="line.under"> {{ line.under }}</template
         ><small>{{ reasonLine(line.evaluation, figures) }}; {{ retakenBecause(line.key) }}</small></span
       >
       <span class="fig n struck">{{ takenParts(line.evaluation, figures).digits }}</span>

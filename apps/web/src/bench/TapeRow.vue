@@ -8,6 +8,7 @@ import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { decisionWords, goneWords, isolationWords, lookWords, outcomeWords, placeWords } from '../words/kinds'
 import { takenAt } from '../words/points'
+import { takenUnder } from '../words/takenUnder'
 import { clock } from '../words/times'
 import { workDone } from '../words/works'
 
@@ -63,7 +64,7 @@ function slipOf(entry: Entry): Slip {
         unit,
         mark: gone ? undefined : held ? 'none' : evaluation.verdict,
         side: sideOf(evaluation),
-        foot: `${clock(entry.at)} ${how || (held ? 'held' : evaluation.verdict === 'within' ? '' : evaluation.verdict === 'none' ? 'not judged' : evaluation.verdict)}`,
+        foot: `${[clock(entry.at), takenUnder(run.card, evaluation, figures)].join(' ').trim()} ${how || (held ? 'held' : evaluation.verdict === 'within' ? '' : evaluation.verdict === 'none' ? 'not judged' : evaluation.verdict)}`,
       }
     }
     case 'lead-check':

@@ -1,5 +1,6 @@
 import {
   typedReading,
+  voltsOverAmps,
   type ConditionWords,
   type Conditions,
   type EntryBody,
@@ -100,24 +101,31 @@ export function useTyping(into: TypedInto) {
   }
 
   /** What this reading replaces, and why. */
-  function replaces(): ReadingSetting {
+  function replaces(method?: Reading['method']): ReadingSetting {
     const { supersedes, reason, mistyped } = into.doing() ?? heldOrSecond() ?? {}
-    if (!mistyped && isByAnother(supersedes)) return {}
+    if (!mistyped && isByAnother(supersedes, method)) return {}
     return {
       ...(supersedes === undefined ? {} : { supersedes, reason }),
       ...(mistyped ? { mistyped: true as const } : {}),
     }
   }
 
-  /** Whether a reading that counts was taken with another meter: two meters stand side by side, none replaces the other. */
-  function isByAnother(id: string | undefined): boolean {
+  /** Volts and amperes typed for ohms are a second method. */
+  const methodOf = (text: string): Reading['method'] =>
+    into.quantity() === 'resistance' && voltsOverAmps(text.split('@')[0] ?? '', into.typing().decimalComma)
+      ? 'volts-over-amps'
+      : undefined
+
+  /** Whether a reading that counts was taken with another meter or method: two stand side by side, none replaces the other. */
+  function isByAnother(id: string | undefined, method: Reading['method']): boolean {
     const before = into.readingOf(id)
-    const held = into.current()?.status === 'held'
-    return before !== undefined && !held && before.instrument !== into.meter()?.id
+    if (before === undefined || into.current()?.status === 'held') return false
+    const isBoth = (one: Reading['method']) => one === 'volts-over-amps'
+    return before.instrument !== into.meter()?.id || isBoth(before.method) !== isBoth(method)
   }
 
   function keepReading(text: string): ReadingProblem | null {
-    const made = readingOf(text, replaces())
+    const made = readingOf(text, replaces(methodOf(text)))
     if ('problem' in made) return made.problem
     keep(made.reading)
     return null

@@ -31,6 +31,9 @@ const before = ({ check, pair, entry }: Evaluation) =>
 function arithmetic(one: Evaluation): string[] {
   const { parts, temperatureU, range, resolution = 0, taken = 0, accuracyAssumed, u, judged } = one
   if (!parts || u === undefined || judged === undefined) return []
+  const worth = [`u ${fine(u)}, ±2u ${fine(2 * u, 3)}`, `${fine(judged - 2 * u)} – ${fine(judged + 2 * u)}`]
+  if (one.entry.reading.method === 'volts-over-amps')
+    return [`meters ${fine(parts.accuracy)}`, `digits ${fine(parts.resolution, 3)}`, ...worth]
   const percent = range?.percentOfReading ?? (accuracyAssumed ? 1 : 0)
   const counts = range?.counts ?? (accuracyAssumed ? 3 : 0)
   return [
@@ -38,8 +41,7 @@ function arithmetic(one: Evaluation): string[] {
     `${fine(lastPlace(one))}/√12 = ${fine(parts.resolution, 3)}`,
     ...(parts.lead > 0 ? [`zero ${fine(parts.lead, 3)}`] : []),
     ...(temperatureU ? [`temp. ${fine(Math.hypot(temperatureU.part, temperatureU.reference))}`] : []),
-    `u ${fine(u)}, ±2u ${fine(2 * u, 3)}`,
-    `${fine(judged - 2 * u)} – ${fine(judged + 2 * u)}`,
+    ...worth,
   ]
 }
 /** leads and temperature move ohms alone; what else was read stands as taken */
@@ -67,6 +69,7 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
         <td>
           <strong>{{ line.points }}</strong><template v-if="line.evaluation.entry.reading.contact === 'clips'"
             >, clips</template
+          ><template v-if="line.under">, {{ line.under }}</template
           ><br />{{ line.label }}
         </td>
         <td class="figure">

@@ -54,4 +54,14 @@ describe('a verdict’s arithmetic can be done again by hand', () => {
     card.checks = card.checks.map((check) => (check.id === 'low' ? { ...check, limits: [] } : check))
     expect(grounds(new Script(card).ready().read('low', '322'), 'low')['limits']?.how).toContain('gives none')
   })
+
+  test('volts over amperes: both meters’ parts make u, and no leads were taken off', () => {
+    const lines = grounds(new Script(twinCard()).ready().read('low', '32.2V / 0.100A'), 'low')
+    const [meters, digits] = [lines['u, meters'], lines['u, digits']].map((one) => Number(one?.gives))
+    expect(meters).toBeGreaterThan(0)
+    expect(Math.hypot(meters ?? 0, digits ?? 0)).toBeCloseTo(Number(lines['u']?.gives), 1)
+    expect(lines['as taken']?.how).toContain('32.2V / 0.100A')
+    expect(lines['net of leads']?.how).toContain('four wires')
+    expect(lines['u, meter']).toBeUndefined()
+  })
 })

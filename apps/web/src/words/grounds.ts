@@ -1,6 +1,16 @@
-import { beta, coreVersion, isMetal, isUnzeroed, lastPlace, type Card, type Evaluation } from '@sure-spool/core'
+import {
+  beta,
+  coreVersion,
+  isMetal,
+  isUnzeroed,
+  lastPlace,
+  type Card,
+  type Evaluation,
+  type UncertaintyParts,
+} from '@sure-spool/core'
 import { gradeWords } from './kinds'
 import type { Figures } from './figures'
+import { takenUnder } from './takenUnder'
 
 /** One line of a verdict's arithmetic: what it is, how it is made, what it gives. */
 export interface Ground {
@@ -12,7 +22,7 @@ export interface Ground {
 /** Every figure between a reading as taken and its verdict, so that a person can redo it by hand. */
 export function groundsOf(evaluation: Evaluation, card: Card, figures: Figures): Ground[] {
   return [
-    ...taken(evaluation, figures),
+    ...taken(evaluation, card, figures),
     ...corrected(evaluation, figures),
     ...limits(evaluation, card, figures),
     ...uncertainty(evaluation, figures),
@@ -22,12 +32,13 @@ export function groundsOf(evaluation: Evaluation, card: Card, figures: Figures):
 
 const fine = (value: number, figures: Figures, digits = 5) => figures.plain(value, digits)
 
-function taken(evaluation: Evaluation, figures: Figures): Ground[] {
+function taken(evaluation: Evaluation, card: Card, figures: Figures): Ground[] {
   const { entry, instrument, leads, net, taken: figure, parallelOhms } = evaluation
+  const said = [entry.reading.contact ?? '', takenUnder(card, evaluation, figures)].filter((one) => one !== '')
   const lines: Ground[] = [
     {
       name: 'as taken',
-      how: `“${entry.reading.text}” on ${instrument?.name ?? 'no named meter'}${entry.reading.contact ? `, ${entry.reading.contact}` : ''}`,
+      how: [`“${entry.reading.text}” on ${instrument?.name ?? 'no named meter'}`, ...said].join(', '),
       gives:
         figure === undefined
           ? evaluation.bound === undefined
@@ -117,7 +128,7 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
   if (!parts || u === undefined) return []
   const percent = range?.percentOfReading ?? (accuracyAssumed ? 1 : 0)
   const counts = range?.counts ?? (accuracyAssumed ? 3 : 0)
-  return [
+  const ofMeter: Ground[] = [
     {
       name: 'u, meter',
       how: `(${fine(percent, figures, 3)} % of ${fine(Math.abs(figure), figures)} + ${counts} × ${fine(resolution, figures)})/√3${accuracyAssumed ? '; accuracy assumed, the meter states none' : ''}`,
@@ -128,6 +139,9 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
       how: `${fine(lastPlace(evaluation), figures)}/√12${rounding > resolution ? ', rounded as typed' : ''}`,
       gives: fine(parts.resolution, figures, 4),
     },
+  ]
+  return [
+    ...(isOfBoth(evaluation) ? ofBoth(parts, accuracyAssumed, figures) : ofMeter),
     ...(parts.spread > 0
       ? [{ name: 'u, spread', how: '(high − low)/√12', gives: fine(parts.spread, figures, 4) }]
       : []),
@@ -168,6 +182,18 @@ function uncertainty(evaluation: Evaluation, figures: Figures): Ground[] {
     },
   ]
 }
+
+const isOfBoth = ({ entry }: Evaluation): boolean => entry.reading.method === 'volts-over-amps'
+
+/** Ohms by volts over amperes: the parts of both meters. */
+const ofBoth = (parts: UncertaintyParts, assumed: boolean, figures: Figures): Ground[] => [
+  {
+    name: 'u, meters',
+    how: `of volts and of amperes, relative, squared, added, rooted${assumed ? '; accuracy assumed, a meter states none' : ''}`,
+    gives: fine(parts.accuracy, figures, 4),
+  },
+  { name: 'u, digits', how: 'of both, likewise', gives: fine(parts.resolution, figures, 4) },
+]
 
 function judged(evaluation: Evaluation, figures: Figures): Ground {
   const { judged: value, u, rule, conformance, verdict } = evaluation

@@ -1,6 +1,7 @@
 import { isAsked, sideOf, type Check, type CheckKind, type Evaluation, type RunState } from '@sure-spool/core'
 import type { Figures } from './figures'
 import { checkLabel, takenAt, terminalLabel } from './points'
+import { takenUnder } from './takenUnder'
 
 export const lineGroups = ['Windings', 'Ground', 'At work', 'At speed'] as const
 export type LineGroup = (typeof lineGroups)[number]
@@ -27,6 +28,8 @@ export interface FoundLine {
   key: string
   group: LineGroup
   points: string
+  /** how it was taken, where that was said with it */
+  under: string
   label: string
   evaluation: Evaluation
   held: boolean
@@ -70,6 +73,7 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
         key: entry.id,
         group: groupOfLine(check, toFrame),
         points: takenAt(card, evaluation, figures),
+        under: takenUnder(card, evaluation, figures),
         label,
         evaluation,
         held: held.has(entry.id),

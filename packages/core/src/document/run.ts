@@ -137,7 +137,10 @@ export interface Reading {
   /** the place that was bent */
   where?: string
   /** a beep is below the meter's `beepsBelow`, no beep above it; its text is not parsed */
-  method?: 'beeper'
+  method?: 'beeper' | 'volts-over-amps'
+  /** of `volts-over-amps`: both figures; `value` is what they make */
+  volts?: number
+  amps?: number
   supersedes?: string
   mistyped?: true
   reason?: string

@@ -1,6 +1,7 @@
 export { parsedText } from './parsedText'
 export { parseReading, type ParsedReading, type ReadingProblem, type ReadingText } from './parseReading'
 export { plainUnits, withUnit, type ShownUnits } from './shownUnits'
+export { voltsOverAmps, type VoltsOverAmps } from './voltsOverAmps'
 export { unitSlip } from './unitSlip'
 export {
   formatBound,

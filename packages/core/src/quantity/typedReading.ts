@@ -1,6 +1,7 @@
 import type { Quantity, Reading } from '../document'
 import { parsedText, rememberParsed } from './parsedText'
 import { parseReading, type ParsedReading, type ReadingProblem } from './parseReading'
+import { voltsOverAmps } from './voltsOverAmps'
 
 /** What accompanies a typed figure: where, with what, under which conditions. */
 export type ReadingSetting = Pick<
@@ -32,6 +33,8 @@ export function typedReading(
   decimalComma: boolean,
   setting: ReadingSetting = {},
 ): { reading: Reading } | { problem: ReadingProblem } {
+  const both = quantity === 'resistance' ? voltsOverAmps(text, decimalComma) : undefined
+  if (both) return { reading: { ...setting, taken: 'typed', text, decimalComma, ...figuresOfBoth(both) } }
   const settled = !/^\s*~/.test(text)
   const parsed = parseReading({ text: text.replace(/^\s*~/, ''), quantity, decimalComma })
   if (parsed.kind === 'invalid') return { problem: parsed.problem ?? 'number' }
@@ -59,6 +62,15 @@ export function beepReading(beeps: boolean, beepsBelow: number, setting: Reading
   }
 }
 
+/** Ohms from both figures, beside the ohms of a meter (METHODS 11.24). */
+const figuresOfBoth = ({ volts, amps }: { volts: number; amps: number }) => ({
+  kind: 'value' as const,
+  value: volts / amps,
+  method: 'volts-over-amps' as const,
+  volts,
+  amps,
+})
+
 /** A parsed text's figures, as a reading carries them; test volts that were typed go before those that were set. */
 function figuresOf(
   { kind, value, low, high, drops, testVoltage }: ParsedReading,
@@ -74,6 +86,8 @@ function figuresOf(
   }
 }
 
+type Mismatch = 'text' | 'kind' | 'value' | 'low' | 'high' | 'volts' | 'amps'
+
 /**
  * Whether a typed reading's figures are what its text says (CARD): a reading whose text and figures part is refused.
  * @returns the first field that differs, or null
@@ -81,10 +95,11 @@ function figuresOf(
  * textMismatch({ taken: 'typed', text: '322', decimalComma: false, kind: 'value', value: 238 }, 'resistance')
  * // 'value'
  */
-export function textMismatch(reading: Reading, quantity: Quantity): 'text' | 'kind' | 'value' | 'low' | 'high' | null {
+export function textMismatch(reading: Reading, quantity: Quantity): Mismatch | null {
   if (reading.taken !== 'typed' || reading.kind === 'answer' || reading.method === 'beeper') return null
-  const parsed = parsedText(reading, quantity)
-  if (parsed.kind === 'invalid') return 'text'
-  const said = figuresOf(parsed)
-  return (['kind', 'value', 'low', 'high'] as const).find((key) => said[key] !== reading[key]) ?? null
+  const both = reading.method === 'volts-over-amps' ? voltsOverAmps(reading.text, reading.decimalComma) : undefined
+  const parsed = both ? undefined : parsedText(reading, quantity)
+  if (parsed?.kind === 'invalid') return 'text'
+  const said: Partial<Reading> = both ? figuresOfBoth(both) : parsed ? figuresOf(parsed) : {}
+  return (['kind', 'value', 'low', 'high', 'volts', 'amps'] as const).find((key) => said[key] !== reading[key]) ?? null
 }

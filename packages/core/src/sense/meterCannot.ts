@@ -15,6 +15,11 @@ export function meterCannot(evaluation: Evaluation): { window: number; u: number
   const { min, max } = limit?.band ?? {}
   if (rule === 'simple' || quantity === undefined || min === undefined || max === undefined) return null
   const middle = (min + max) / 2
+  if (evaluation.entry.reading.method === 'volts-over-amps') {
+    const { net = 0, netU = 0 } = evaluation
+    const u = net > 0 ? (netU / net) * middle : 0
+    return below(max - min, 4 * u) ? { window: max - min, u } : null
+  }
   const range = rangeOf(instrument, quantity, middle)
   const resolution = range?.resolution ?? evaluation.resolution
   if (resolution === undefined) return null

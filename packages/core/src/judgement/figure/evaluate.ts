@@ -14,6 +14,7 @@ import {
 import type { ReadingEntry } from '../tape'
 import type { Bench, Evaluation, Governing } from './evaluation'
 import { isolationAt } from './isolation'
+import { byVoltsOverAmps } from './byVoltsOverAmps'
 import { judgeFigure } from './judgeFigure'
 import { leadsFor } from './leads'
 import { netFigure } from './netFigure'
@@ -27,7 +28,8 @@ import { temperatureFor } from './partTemperature'
 export function evaluate({ prepared, run, tape }: Bench, entry: ReadingEntry): Evaluation | undefined {
   const check = prepared.checks.get(entry.check)
   if (!check) return undefined
-  const instrument = instrumentOf(run, entry.reading.instrument)
+  const meter = instrumentOf(run, entry.reading.instrument)
+  const instrument = entry.reading.method === 'volts-over-amps' ? byVoltsOverAmps(run, meter) : meter
   return evaluateIn(prepared, entry, check, instrument, {
     runRule: run.rule,
     history: tape.history(entry),

@@ -3,6 +3,7 @@ import { netOfLeads, rangeOf, rangesFor } from '../../meter'
 import type { Instrument, Quantity } from '../../document'
 import { parsedText } from '../../quantity'
 import { readingUncertainty } from '../../uncertainty'
+import { ofBoth } from './byVoltsOverAmps'
 import type { Evaluation } from './evaluation'
 import { isUnzeroed } from './leads'
 
@@ -26,9 +27,10 @@ export function netFigure(base: Evaluation, quantity: Quantity): Evaluation {
   }
   const { value } = reading
   if (value === undefined) return { ...base, leads, temperature }
-  const parsed = parsedText(reading, quantity)
+  const both = reading.method === 'volts-over-amps' ? ofBoth(reading, instrument) : undefined
+  const parsed = both ? undefined : parsedText(reading, quantity)
   const range = rangeOf(instrument, measured, value, reading.range)
-  const typed = parsed.resolution ?? range?.resolution ?? 0
+  const typed = both?.resolution ?? parsed?.resolution ?? range?.resolution ?? 0
   // counts are counts of the display; only of an unknown range is the typed digit all there is to go by
   const resolution = range?.resolution ?? typed
   const rounding = typed > resolution ? typed : undefined
@@ -39,7 +41,8 @@ export function netFigure(base: Evaluation, quantity: Quantity): Evaluation {
   // leads exchanged turn the sign of ohms and amperes; their size stays
   const size = ohmic || quantity === 'current' ? Math.abs(value) : value
   const { percentOfReading, counts } = range ?? {}
-  const { u, parts } = readingUncertainty({ value: size, percentOfReading, counts, resolution, rounding, samples })
+  const { u, parts } =
+    both ?? readingUncertainty({ value: size, percentOfReading, counts, resolution, rounding, samples })
   const off = !leads || isUnzeroed(leads) ? noLeads : leads
   const net = leads ? netOfLeads({ ohms: size, leadOhms: off.ohms, uOhms: u, uLead: off.u }) : undefined
   const alone = net && parallelOhms !== undefined ? withoutParallel(net, parallelOhms) : net
@@ -52,7 +55,7 @@ export function netFigure(base: Evaluation, quantity: Quantity): Evaluation {
     taken: value,
     resolution,
     rounding,
-    accuracyAssumed: percentOfReading === undefined && counts === undefined,
+    accuracyAssumed: both ? both.assumed : percentOfReading === undefined && counts === undefined,
     range,
     net: alone ? alone.ohms : size,
     netU: alone ? alone.u : u,

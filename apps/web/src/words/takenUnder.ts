@@ -1,0 +1,26 @@
+import type { Card, Conditions, Evaluation } from '@sure-spool/core'
+import { conditionWords } from './conditions'
+import type { Figures } from './figures'
+
+/** A lead is bent, whatever its state is called on the card. */
+const bentState = 'flexed'
+
+/**
+ * How a reading was taken, where that differs from what its check asks for, or was said of it alone: `at 650 rpm, loaded with lights`,
+ * `bent at the clamp`. Empty where there is nothing to say.
+ */
+export function takenUnder(
+  card: Card,
+  { check, entry }: Pick<Evaluation, 'check' | 'entry'>,
+  figures: Figures,
+): string {
+  const { conditions, where } = entry.reading
+  const own = Object.entries(conditions ?? {}).filter(
+    ([name, value]) => JSON.stringify(value) !== JSON.stringify(check.conditions?.[name as keyof Conditions]),
+  )
+  const state = conditions?.state ?? check.conditions?.state ?? []
+  const isBent = state.includes(bentState)
+  const said = conditionWords(card, Object.fromEntries(own), figures).map((one) => (one === bentState ? 'bent' : one))
+  if (where === undefined) return said.join(', ')
+  return [...said.filter((one) => one !== 'bent'), isBent ? `bent at ${where}` : `at ${where}`].join(', ')
+}
