@@ -19,9 +19,12 @@ export const meterRemarks = {
     what: `Close to the end of the ${read('range')} range.`,
     todo: 'A slightly larger part would have read open; take the next range.',
   }),
-  'meter-cannot': ({ read, doubt }) => ({
+  'meter-cannot': ({ read, doubt, quantity }) => ({
     what: `The limits are ${read('window')} apart and this meter is good to ±${doubt('u')}.`,
-    todo: 'No reading on it can settle this: use four wires or a finer meter.',
+    todo:
+      quantity === 'resistance'
+        ? 'No reading on it can settle this: use four wires or a finer meter, or drive a steady current through it and type both, as 0.744V / 1.00A.'
+        : 'No reading on it can settle this: use a finer meter.',
   }),
   'coarse-range': ({ read }) => ({
     what: `Few digits on the ${read('range')} range.`,
