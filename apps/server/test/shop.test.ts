@@ -211,6 +211,14 @@ describe('a tray', () => {
   })
 })
 
+test('a unit is found by its tag, and by no other that is like it', async () => {
+  const unit = await takeIn({ tag: 'BESIDE-1' })
+  await takeIn({ tag: 'BESIDE-10' })
+  const found = (await api().get('/api/v1/units?tag=BESIDE-1')).body.units as { id: string }[]
+  expect(found.map(({ id }) => id)).toEqual([unit.id])
+  expect((await api().get('/api/v1/units?tag=BESIDE-2')).body.units).toEqual([])
+})
+
 describe('tags', () => {
   const takenIn = async (tag: string) => {
     const answer = await api().post('/api/v1/units').send(newUnit({ tag }))

@@ -55,13 +55,14 @@ export interface QueuePage {
   limit: number
   id?: string
   tray?: string | undefined
+  tag?: string | undefined
 }
 
 /**
  * Units with their card's name and where their last run stands, newest first, a page at a time. The page is read by its own index
  * alone and what belongs to it after: a join would let the database begin at the cards and sort every unit there is.
  */
-export async function listUnits(queries: Queries, { place, after, limit, id, tray }: QueuePage): Promise<QueueUnit[]> {
+export async function listUnits(queries: Queries, { place, after, limit, id, tray, tag }: QueuePage): Promise<QueueUnit[]> {
   const page = await queries
     .select()
     .from(units)
@@ -70,6 +71,7 @@ export async function listUnits(queries: Queries, { place, after, limit, id, tra
         place === undefined ? undefined : eq(units.place, place),
         id === undefined ? undefined : eq(units.id, id),
         tray === undefined ? undefined : eq(units.tray, tray),
+        tag === undefined ? undefined : eq(units.tag, tag),
         after === undefined
           ? undefined
           : or(lt(units.takenInAt, after.takenInAt), and(eq(units.takenInAt, after.takenInAt), lt(units.id, after.id))),

@@ -26,14 +26,14 @@ import {
 /** A page of the queue, newest first, with how many stand where. */
 export async function queue(
   queries: Queries,
-  query: { place?: Unit['place'] | undefined; tray?: string | undefined; cursor?: string | undefined; limit: number },
+  query: Pick<QueuePage, 'place' | 'tray' | 'tag' | 'limit'> & { cursor?: string | undefined },
 ): Promise<Queue> {
   const after =
     query.cursor === undefined
       ? undefined
       : decodeCursor<NonNullable<QueuePage['after']>>(query.cursor, ['takenInAt', 'id'])
   const [units, counts] = await Promise.all([
-    listUnits(queries, { place: query.place, tray: query.tray, after, limit: query.limit + 1 }),
+    listUnits(queries, { place: query.place, tray: query.tray, tag: query.tag, after, limit: query.limit + 1 }),
     countPlaces(queries),
   ])
   const page = units.slice(0, query.limit)

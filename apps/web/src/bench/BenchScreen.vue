@@ -28,6 +28,7 @@ import TapeRow from './TapeRow.vue'
 import UnitLine from './UnitLine.vue'
 import { useAwake } from './useAwake'
 import { useBackToLine } from './useBackToLine'
+import { useBeside } from './useBeside'
 import { useBenchTray } from './useBenchTray'
 import { useHolding } from './useHolding'
 import { useIsolation } from './useIsolation'
@@ -52,6 +53,7 @@ const { question, ...questions } = useQuestions((words) => (told.value = words))
 const tell = (words: string) => void (told.value = words)
 const doing = useWorkDone(questions.ask, tell)
 const isolation = useIsolation(questions.ask, tell)
+const beside = useBeside(questions.ask, tell)
 const { holding, answers, canBeKept } = useHolding()
 const plain = usePlainStep()
 useAwake()
@@ -155,7 +157,8 @@ useScreenKeys(
     skip: questions.skip,
     note: questions.note,
     points: questions.points,
-    compare: questions.neighbour,
+    compare: beside.compare,
+    hop: beside.hop,
     work: doing.work,
     look: doing.look,
     place: doing.place,

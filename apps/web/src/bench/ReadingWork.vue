@@ -6,6 +6,7 @@ import VerdictMark from '../drawings/VerdictMark.vue'
 import type { Line } from '../reading/line'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
+import { besideWords } from '../words/beside'
 import { forecastWords } from '../words/forecast'
 import { readingInstruction } from '../words/instruction'
 import { takenAt } from '../words/points'
@@ -51,6 +52,9 @@ const band = computed(() => (shown.value ?? bench).limit?.band ?? {})
 const ticks = computed(() =>
   shown.value && bench.run && bench.state ? ticksBeside(shown.value, bench.run, bench.state) : [],
 )
+const besides = computed(() =>
+  shown.value && bench.run && !isOther.value ? besideWords(bench.run, shown.value, figures) : [],
+)
 const aim = computed(() => shown.value && bench.state && sumAim(shown.value, bench.state, figures))
 const spoken = computed(() => {
   if (props.line || !shown.value) return ''
@@ -92,6 +96,7 @@ const spoken = computed(() => {
             >
           </p>
           <p class="muted">{{ doubtLine }}</p>
+          <p v-for="one in besides" :key="one" class="muted">{{ one }}</p>
         </template>
       </div>
     </div>

@@ -1,4 +1,4 @@
-import type { Evaluation, Run, RunState } from '@sure-spool/core'
+import { besideFigures, type Evaluation, type Run, type RunState } from '@sure-spool/core'
 import type { Figures } from '../words/figures'
 
 /** Something that stands on a reading's ruler beside it. */
@@ -7,17 +7,12 @@ export interface RulerTick {
   label: string
 }
 
-const isSamePair = (a: [string, string] | undefined, b: [string, string] | undefined): boolean =>
-  a === undefined || b === undefined || (b.includes(a[0]) && b.includes(a[1]))
-
 /** What the same point read before: retaken ones, this unit's last run, the twin. */
 export function ticksBeside(here: Evaluation, run: Run, { tape, evaluations }: RunState): RulerTick[] {
-  const { index } = here.entry.reading
-  const others = (run.compare ?? []).flatMap(({ as, tag, figures }) =>
-    figures
-      .filter((one) => one.check === here.check.id && one.index === index && isSamePair(one.pair, here.pair))
-      .map(({ value }) => ({ value, label: as === 'earlier' ? 'last run' : tag })),
-  )
+  const others = besideFigures(run, here).map(({ as, tag, value }) => ({
+    value,
+    label: as === 'earlier' ? 'last run' : tag,
+  }))
   const before = [...evaluations.values()].flatMap(({ point, entry, judged, net }) => {
     const value = judged ?? net
     const isRetaken = point === here.point && entry.id !== here.entry.id && tape.gone.get(entry.id)?.how === 'retaken'

@@ -73,21 +73,6 @@ export function useQuestions(tell: (words: string) => void) {
     } else bench.goToPoints(typed.pair, typed.kind)
   }
 
-  /** The same reading on a neighbour that is good, or thought so: with this meter, here and now. */
-  function neighbour(): void {
-    if (isReading())
-      ask(
-        'What does a good neighbour read there, with this meter and as warm as this part? As the display shows it.',
-        [],
-        compare,
-      )
-  }
-
-  function compare(words: string): void {
-    const problem = bench.compareWith(words)
-    if (problem) tell(`“${words}” is no figure to compare with. Nothing was kept.`)
-  }
-
   function undo(): void {
     const last = bench.lastEntry
     if (!last) tell('Nothing to undo.')
@@ -138,5 +123,5 @@ export function useQuestions(tell: (words: string) => void) {
   }
 
   const leave = () => void (question.value = null)
-  return { question, ask, keep, answered, leave, undo, skip, takeBack, retake, note, points, neighbour, askSpeed }
+  return { question, ask, keep, answered, leave, undo, skip, takeBack, retake, note, points, askSpeed }
 }

@@ -1,4 +1,5 @@
 import {
+  byComparison,
   entriesThatStand,
   expectedAt,
   notProved,
@@ -23,6 +24,8 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
   if (finding.word === 'no-fault-found') {
     const hot = wasHot(state)
     const only = continuityOnly(state)
+    const beside = byComparison(state)
+    if (beside.length > 0) return alikeTitle(beside)
     return {
       title: [passTitle(state), only].filter((one) => one !== '').join(' '),
       line:
@@ -55,6 +58,12 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
     line: open ? openWords(state, open, figures) : '',
   }
 }
+
+/** A pass that rests on another part alone. */
+const alikeTitle = (beside: string[]): { title: string; line: string } => ({
+  title: `No fault by comparison: it reads like ${inWords(beside.map((tag) => (tag === 'neighbour' ? 'its neighbour' : tag)))}.`,
+  line: 'No figure of the model stands behind it. If both are off alike, this does not show it.',
+})
 
 /** What was seen at the part stands as evidence beside the cause; of a place the last look counts. */
 function seenBeside({ tape, causes }: RunState): string {

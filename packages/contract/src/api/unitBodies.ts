@@ -5,6 +5,7 @@ import {
   comparisonSchema,
   historySchema,
   idSchema,
+  labelSchema,
   momentSchema,
   placeSchema,
   unitSchema,
@@ -83,7 +84,11 @@ export const unitRunSchema = z.object({
 
 export const unitRunsSchema = z.object({ runs: z.array(unitRunSchema), next: z.string().optional() })
 
-export const queueQuerySchema = pageSchema.extend({ place: placeSchema.optional(), tray: uuidSchema.optional() })
+export const queueQuerySchema = pageSchema.extend({
+  place: placeSchema.optional(),
+  tray: uuidSchema.optional(),
+  tag: labelSchema.optional(),
+})
 
 export type QueueUnit = z.infer<typeof queueUnitSchema>
 export type Queue = z.infer<typeof queueSchema>

@@ -104,14 +104,15 @@ export function withAsked(run: Run): Run {
   )
   const references = referencesTaken(stand)
   if (asks.length + points.length + references.length === 0) return run
-  const twins = impliedTwins(run.card, references)
+  const checks = [...run.card.checks, ...asks]
+  const twins = impliedTwins({ ...run.card, checks }, references)
   const known = cardsWith(run.card)
   const key = JSON.stringify([points, asks, twins])
-  const { checks, relations } = run.card
+  const { relations } = run.card
   const card = known.get(key) ?? {
     ...run.card,
     terminals,
-    checks: [...checks, ...asks],
+    checks,
     relations: [...relations, ...twins],
   }
   known.set(key, card)

@@ -1,3 +1,5 @@
+export { besideFigures, type BesideFigure } from './besideFigures'
+export { byComparison } from './byComparison'
 export { comparisonOf } from './comparisonOf'
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'
 export { expectedAt, sharesThatCouldBeGone, type HotFigure, type LostShare } from './heatAndTurns'
