@@ -6,7 +6,6 @@ import { screenChanged, stepChanged } from '../keys/registry'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import { muted } from '../reading/verdictSound'
 import { useBench } from '../store/bench'
-import { newId } from '../store/newId'
 import { useFigures } from '../words/figures'
 import { againWay } from '../words/instruction'
 import { leftOutWords } from '../words/steps'
@@ -30,6 +29,7 @@ import { useAwake } from './useAwake'
 import { useBackToLine } from './useBackToLine'
 import { useBeside } from './useBeside'
 import { useBenchTray } from './useBenchTray'
+import { useCardOfRun } from './useCardOfRun'
 import { useHolding } from './useHolding'
 import { useIsolation } from './useIsolation'
 import { useLine } from './useLine'
@@ -54,6 +54,7 @@ const tell = (words: string) => void (told.value = words)
 const doing = useWorkDone(questions.ask, tell)
 const isolation = useIsolation(questions.ask, tell)
 const beside = useBeside(questions.ask, tell)
+const cardOfRun = useCardOfRun(tell)
 const { holding, answers, canBeKept } = useHolding()
 const plain = usePlainStep()
 useAwake()
@@ -97,11 +98,6 @@ const situation = computed<BenchSituation>(() => {
   return kind === 'reading' || kind === 'look' || kind === 'isolate' || kind === 'answer' ? kind : 'figure'
 })
 
-/** A part that was measured first becomes a card in one step. */
-function makeCard(): void {
-  if (bench.run?.card.state !== 'sketch') return
-  void router.push({ name: 'write', params: { id: newId(), revision: '1' }, query: { run: props.run } })
-}
 function keepSo(): void {
   const held = holding.value
   if (held && canBeKept.value) questions.keep(held.id, reasonsFor(held.id))
@@ -172,7 +168,7 @@ useScreenKeys(
     decideAgain: () => (reopened.value = true),
     mute: () => (muted.value = muted.value === 'yes' ? 'no' : 'yes'),
     sheet: () => router.push({ name: 'sheet', params: { run: props.run } }),
-    card: makeCard,
+    card: cardOfRun,
     takeIn: () => router.push({ name: 'queue', query: { take: '1' } }),
     find: () => router.push({ name: 'cards' }),
   },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Seal } from '@sure-spool/contract'
-import { entriesThatStand, type Entry } from '@sure-spool/core'
+import { entriesThatStand, hasAsked, type Entry } from '@sure-spool/core'
 import { computed, ref } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
@@ -104,6 +104,7 @@ defineExpose({ choose, settle })
         </p>
         <p class="tallies">
           <ScreenKey v-if="state.run.card.state === 'sketch'" act="card" />
+          <ScreenKey v-else-if="hasAsked(state)" act="card" label="put what was asked on the card" />
           <template v-if="!state.closed"><ScreenKey quiet act="look" /><ScreenKey quiet act="work" /></template>
           <ScreenKey act="sheet" />
         </p>

@@ -2,7 +2,7 @@ import type { CardRecord, CardView } from '@sure-spool/contract'
 import { computed, ref, watch } from 'vue'
 import { ask } from '../store/api'
 import { keepCopy, readCopy } from '../store/browserDatabase'
-import { keepCard } from '../store/cardCopies'
+import { draftOf, keepCard } from '../store/cardCopies'
 
 /** A card with its revisions and what this shop's units of it read: this browser's copy at once, then what the server has. */
 export function useCardView(id: () => string) {
@@ -29,10 +29,7 @@ export function useCardView(id: () => string) {
   )
   const card = computed(() => view.value?.card)
   /** the draft after the newest revision, begun or gone on with */
-  const draft = computed(() => {
-    const last = view.value?.revisions.at(-1)
-    return last?.state === 'draft' ? last.revision : (last?.revision ?? 0) + 1
-  })
+  const draft = computed(() => draftOf(view.value))
   const hasDraft = computed(() => view.value?.revisions.at(-1)?.state === 'draft')
   return { view, record, problem, card, draft, hasDraft }
 }

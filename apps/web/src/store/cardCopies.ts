@@ -1,3 +1,4 @@
+import type { CardView } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import { ask, Away, Refused } from './api'
 import { keepCopy, readCopy } from './browserDatabase'
@@ -32,4 +33,16 @@ export async function keepCardsOf(units: { card: CardRef }[]): Promise<boolean> 
     }
   }
   return all
+}
+
+/** The revision of a card that can be written: its draft, or the one after the newest. */
+export function draftOf(view: Pick<CardView, 'revisions'> | undefined): number {
+  const last = view?.revisions.at(-1)
+  return last?.state === 'draft' ? last.revision : (last?.revision ?? 0) + 1
+}
+
+/** The same, asked of the server. @returns undefined where it is away or does not know the card */
+export async function draftRevision(id: string): Promise<number | undefined> {
+  const view = await ask<CardView>(`/cards/${id}`).catch(() => undefined)
+  return view && draftOf(view)
 }

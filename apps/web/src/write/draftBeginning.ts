@@ -6,6 +6,7 @@ import {
   freeId,
   plainDefaults,
   runState,
+  withAskedKept,
   type Card,
   type CardDefaults,
 } from '@sure-spool/core'
@@ -37,6 +38,21 @@ export async function beginningOf(
   }
   if (revision > 1) return { ...(await ask<CardView>(`/cards/${id}`)).card, revision, state: 'draft' }
   return cardTemplate(id, families.find((one) => one === family) ?? 'other', defaults)
+}
+
+/**
+ * What one run asked beside its card, brought from its finding.
+ * @param query `asked`, the run
+ * @returns the change it makes to the card; none where the address brings no run, or this browser has no copy of it
+ */
+export async function askedOfRun(
+  { asked }: LocationQuery,
+  defaults: CardDefaults = plainDefaults,
+): Promise<((card: Card) => void) | undefined> {
+  const copy = typeof asked === 'string' ? await readRunCopy(asked) : undefined
+  if (!copy) return undefined
+  const state = runState(copy)
+  return (card) => void Object.assign(card, withAskedKept(card, state, defaults))
 }
 
 const fewestUnits = 5

@@ -8,7 +8,7 @@ import { forgetCopy, keepCopy, readCopy } from '../store/browserDatabase'
 import { keepCard } from '../store/cardCopies'
 import { plain } from '../store/plain'
 import { useShop } from '../store/shop'
-import { beginningOf, isBeginning, learnedLimit } from './draftBeginning'
+import { askedOfRun, beginningOf, isBeginning, learnedLimit } from './draftBeginning'
 import { useSteps } from './useSteps'
 
 /** Where a draft stands: written here only, gone up, or held back by what is wrong with it. */
@@ -71,6 +71,8 @@ export function useDraft(id: string, revision: number) {
       if (!there) keepHere(false)
       const learn = learnedLimit(query, new Date().toISOString().slice(0, 10))
       if (learn) change(learn)
+      const asked = await askedOfRun(query, shop.settings.defaults)
+      if (asked) change(asked)
     } catch (error) {
       standing.value = 'missing'
       told.value = sentence(error)

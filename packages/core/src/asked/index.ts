@@ -8,4 +8,5 @@ export {
   withAsked,
   type AskedKind,
 } from './withAsked'
+export { isImplied } from './references'
 export { typedPoints, typedTerminals, type TypedPoints } from './typedPoints'

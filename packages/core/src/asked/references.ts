@@ -1,6 +1,16 @@
 import { gradeOf } from '../conformance'
 import type { Card, Comparison, Entry, Relation } from '../document'
 
+/** A relation that a reference at the bench implies is told from the card's by its id. */
+const mark = 'twin:'
+
+/**
+ * Whether a relation stands on no card: a reference taken at the bench implied it.
+ * @example
+ * isImplied('twin:low') // true
+ */
+export const isImplied = (relation: string): boolean => relation.startsWith(mark)
+
 /** The shop's allowance between twins (METHODS 5), per cent. */
 const twinsWithin = 5
 
@@ -28,7 +38,7 @@ export function impliedTwins(card: Card, references: Comparison[]): Relation[] {
     if (!read.has(id) || isAsked || !onlyGuessed) return []
     const label = `alike its ${beside[0]?.as ?? 'twin'}`
     return [
-      { id: `twin:${id}`, label, source: card.sources[0]?.id ?? '', kind: 'twin', check: id, withinPct: twinsWithin },
+      { id: `${mark}${id}`, label, source: card.sources[0]?.id ?? '', kind: 'twin', check: id, withinPct: twinsWithin },
     ]
   })
 }

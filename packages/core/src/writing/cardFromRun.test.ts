@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Card, Limit } from '../document'
 import { plainCard, plainCheck, pocketMeter, Script, twinCard } from '../testing'
-import { cardFromRun, sketchCard } from '.'
+import { askedOf, isAsked, pointMade, withAsked } from '../asked'
+import { cardFromRun, hasAsked, sketchCard, withAskedKept } from '.'
 
 const id = '019b0000-0000-7000-8000-000000000002'
 const terminals = ['A', 'B', 'C', 'D'].map((one) => ({ id: one, label: one, aliases: [] }))
@@ -126,5 +127,61 @@ describe('windings', () => {
     const script = new Script(sketch, { instruments: [pocketMeter] }).ready().read('red-black', '100.0')
     expect(made(script).windings).toHaveLength(1)
     expect(sketch.windings).toEqual([])
+  })
+})
+
+describe('what was asked of one run', () => {
+  const asked = (script: Script, a: string, b: string, kind: 'resistance' | 'inductance' = 'resistance', n = '1') =>
+    script.put({ kind: 'ask', check: askedOf(withAsked(script.run).card, n, [a, b], kind) })
+  const read = () => {
+    const script = asked(new Script(twinCard()).ready(), 'O', 'T', 'inductance')
+    return script.read('ask-1', '120m', { pair: ['O', 'T'] })
+  }
+
+  test('goes on its card as a check of its own, not required; nothing else of the card changes', () => {
+    const state = read().state()
+    const card = withAskedKept(twinCard(), state)
+    expect(card.checks).toHaveLength(twinCard().checks.length + 1)
+    expect(card.checks.slice(0, -1)).toEqual(twinCard().checks)
+    expect(card.checks.at(-1)).toMatchObject({ kind: 'inductance', at: { pair: ['O', 'T'] }, required: false })
+    expect(isAsked(card.checks.at(-1)?.id ?? '')).toBe(false)
+    expect(hasAsked(state)).toBe(true)
+    expect(withAskedKept(card, state)).toBe(card)
+  })
+
+  test('what was asked and not read, or read and held back, is not put on it', () => {
+    const script = asked(new Script(twinCard()).ready(), 'G', 'V')
+    expect(hasAsked(script.state())).toBe(false)
+    const card = twinCard()
+    expect(withAskedKept(card, script.state())).toBe(card)
+  })
+
+  test('ohms of no winding become a guess of one unit', () => {
+    const script = asked(new Script(twinCard()).ready(), 'G', 'V').read('ask-1', 'OL 20M', { pair: ['G', 'V'] })
+    const card = withAskedKept(twinCard(), script.state())
+    expect(card.checks.at(-1)?.limits).toMatchObject([{ limit: { kind: 'open' }, source: card.sources.at(-1)?.id }])
+    expect(card.sources.at(-1)).toMatchObject({ grade: 'guess', units: 1 })
+  })
+
+  test('a point that was made goes with it, under a name of the card', () => {
+    const script = new Script(twinCard()).ready().put(pointMade('1', 'tan tail', 'T'))
+    asked(script, 'point-1', 'T').read('ask-1', '0.3', { pair: ['point-1', 'T'] })
+    const card = withAskedKept(twinCard(), script.state())
+    const tail = card.terminals.at(-1)
+    expect(tail?.label).toBe('tan tail')
+    expect(tail?.id).not.toMatch(/^point-/)
+    expect(card.checks.at(-1)?.at).toEqual({ pair: [tail?.id, 'T'] })
+  })
+
+  test('a card made of the run has no check, point or relation that is a run’s alone', () => {
+    const script = asked(bare(ohms('A', 'B')), 'A', 'C')
+      .read('ask-1', '41.0', { pair: ['A', 'C'] })
+      .read('AB', '100.0')
+    script.put({ kind: 'compare', with: { as: 'twin', tag: 'SQ-2', figures: [{ check: 'AB', value: 101, u: 1 }] } })
+    const card = made(script)
+    expect(card.checks.map(({ id: one }) => one)).toEqual(['AB', 'c2'])
+    expect(card.relations).toEqual([])
+    expect(limitsOf(card, 'c2')).toHaveLength(1)
+    expect(limitsOf(card, 'AB')).toHaveLength(1)
   })
 })

@@ -1,8 +1,8 @@
-import type { Card, CardLimit, Check, Limit, Winding } from '../document'
+import type { Card, CardLimit, Check, Winding } from '../document'
 import { groups } from '../relations'
 import type { RunState } from '../state'
-import { beta } from '../temperature'
-import { freeId } from './freeId'
+import { asCardsOwn } from './askedOnCard'
+import { limitRead, sourceOfOne } from './limitRead'
 import { plainDefaults, type CardDefaults } from './template'
 
 /**
@@ -17,19 +17,13 @@ import { plainDefaults, type CardDefaults } from './template'
  */
 export function cardFromRun(state: RunState, id: string, defaults: CardDefaults = plainDefaults): Card {
   const { run } = state
-  const { card } = run
-  const title = `measured here on one unit, ${run.unit.tag}`
-  const source = {
-    id: freeId('s', card.sources),
-    grade: 'guess' as const,
-    title,
-    date: run.startedAt.slice(0, 10),
-    units: 1,
-  }
+  const card = asCardsOwn(run.card)
+  const source = sourceOfOne(card, state)
   const read = new Map(state.checks.map((one) => [one.check.id, one]))
-  const checks = card.checks.map((check): Check => {
-    const [point] = read.get(check.id)?.points ?? []
-    const limit = point?.held ? undefined : limitOf(point?.evaluation, check, defaults)
+  const checks = card.checks.map((check, i): Check => {
+    // as the run has it, where it was asked of the run alone
+    const [point] = read.get(run.card.checks[i]?.id ?? check.id)?.points ?? []
+    const limit = point?.held ? undefined : limitRead(point?.evaluation, check, defaults)
     if (!limit || check.limits.some((one) => one.limit !== 'derived' && one.limit.kind === limit.kind)) return check
     const made: CardLimit = {
       id: `l${check.limits.length + 1}`,
@@ -50,24 +44,6 @@ export function cardFromRun(state: RunState, id: string, defaults: CardDefaults 
     checks,
     sources: used ? [...card.sources.filter((one) => isUsed(checks, one.id)), source] : card.sources,
   }
-}
-
-type Point = RunState['checks'][number]['points'][number]
-
-function limitOf(evaluation: Point['evaluation'], check: Check, defaults: CardDefaults): Limit | undefined {
-  if (!evaluation || check.kind !== 'resistance') return undefined
-  const { net, entry, temperature } = evaluation
-  if (entry.reading.kind === 'over' || entry.reading.kind === 'above')
-    return { kind: 'open', atLeast: defaults.openOhms }
-  // nobody has said yet what a sketch is wound of: copper, as windings are
-  const copper =
-    check.limits.length === 0 && temperature?.partC !== undefined && evaluation.check.material === undefined
-  const scale = copper ? (beta.copper + 20) / (beta.copper + (temperature.partC ?? 20)) : 1
-  const value = evaluation.factor === undefined ? (net === undefined ? undefined : net * scale) : evaluation.judged
-  if (value === undefined || value <= 0) return undefined
-  if (value >= defaults.openOhms) return { kind: 'open', atLeast: defaults.openOhms }
-  const { tolerancePct } = defaults
-  return { kind: 'nominal', value: Number(value.toPrecision(4)), minusPct: tolerancePct, plusPct: tolerancePct }
 }
 
 /** Pairs that read a figure, the smallest first, as far as they join what nothing joins yet: the rest are wholes. */

@@ -1,3 +1,4 @@
+export { hasAsked, withAskedKept } from './askedOnCard'
 export { cardFromRun } from './cardFromRun'
 export { compareCards, type CardDifference } from './compareCards'
 export { freeId } from './freeId'

@@ -1,0 +1,25 @@
+import { hasAsked } from '@sure-spool/core'
+import { useRouter } from 'vue-router'
+import { useBench } from '../store/bench'
+import { draftRevision } from '../store/cardCopies'
+import { newId } from '../store/newId'
+
+/** What was learned on the bench, put on a card. */
+export function useCardOfRun(tell: (words: string) => void) {
+  const bench = useBench()
+  const router = useRouter()
+
+  /** A part that was measured first becomes a card in one step; what was asked beside a card goes into its next revision. */
+  async function makeCard(): Promise<void> {
+    const { run, state } = bench
+    if (!run || !state) return
+    const write = (id: string, revision: number, query: Record<string, string>) =>
+      void router.push({ name: 'write', params: { id, revision: String(revision) }, query })
+    if (run.card.state === 'sketch') return write(newId(), 1, { run: run.id })
+    if (!hasAsked(state)) return
+    const draft = await draftRevision(run.card.id)
+    if (draft === undefined) tell('The server is away: a card is revised when it is there again.')
+    else write(run.card.id, draft, { asked: run.id })
+  }
+  return () => void makeCard()
+}

@@ -1,0 +1,58 @@
+import { settled } from './controls'
+import { expect, test } from './world'
+
+test('another part stands beside this one by its tag; one key goes over to it and back with what it reads by now', async ({
+  bench,
+}) => {
+  const other = await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('318')
+  await expect(bench.tape).toContainText('318')
+  await bench.allSent()
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  const title = await bench.title.textContent()
+  await bench.press('c')
+  await bench.say('SQ-none')
+  await expect(bench.page.getByText('No part here is tagged SQ-none. Nothing was kept.')).toBeVisible()
+  await bench.press('c')
+  await bench.say(other)
+  await expect(bench.tape).toContainText(`beside: ${other}`)
+  await bench.type('322')
+  await bench.goTo(title ?? '', 'ArrowUp')
+  const work = bench.page.getByRole('region', { name: 'The step' })
+  await expect(work).toContainText(`1.3 % more than ${other} (318 Ω)`)
+  const unit = bench.page.getByRole('region', { name: 'The unit' })
+  await bench.press('v')
+  await expect(unit).toContainText(other)
+  await expect(bench.title).toHaveText(title ?? '')
+  await settled(bench.page)
+  await bench.type('326')
+  await expect(bench.tape).toContainText('326')
+  await bench.press('v')
+  await expect(unit).not.toContainText(other)
+  await expect(work).toContainText(`1.2 % less than ${other} (326 Ω)`)
+})
+
+test('a reading by volts and amperes stands beside the meter’s ohms, and says how it was made', async ({ bench }) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('32.1V / 0.100A')
+  await bench.goTo('Ohms', 'ArrowUp')
+  await expect(bench.verdict).toContainText('within')
+  await bench.press('g')
+  await expect(bench.page.getByText('of volts and of amperes, relative, squared, added, rooted')).toBeVisible()
+})
+
+test('what was asked beside a published card is put into its next revision in one key', async ({ bench }) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.points('orange tan henries')
+  await bench.type('120m')
+  await expect(bench.tape).toContainText('120')
+  await bench.toFinding()
+  await bench.press('y')
+  const checks = bench.page.getByRole('main')
+  await expect(checks.getByText('orange–tan').first()).toBeVisible()
+  await expect(bench.page).toHaveURL(/write\/\d+\?asked=/)
+})

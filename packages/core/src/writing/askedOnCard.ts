@@ -1,0 +1,88 @@
+import { isAsked, isImplied, isPointMade } from '../asked'
+import type { Card, CardLimit, Check } from '../document'
+import type { RunState } from '../state'
+import { freeId } from './freeId'
+import { limitRead, sourceOfOne } from './limitRead'
+import { plainDefaults, type CardDefaults } from './template'
+
+/**
+ * A card whose checks and points are all its own: what was asked of one run, and points made for it, take ids of the card; what a reference
+ * at the bench implied is left out.
+ * @example
+ * asCardsOwn(scenes.sound().state.run.card).checks.length // 7
+ */
+export function asCardsOwn(card: Card): Card {
+  const given: { id: string }[] = card.terminals.filter(({ id }) => !isPointMade(id))
+  const points = new Map<string, string>()
+  for (const { id } of card.terminals.filter((one) => isPointMade(one.id))) {
+    const own = freeId('t', given)
+    given.push({ id: own })
+    points.set(id, own)
+  }
+  const ids: { id: string }[] = card.checks.filter(({ id }) => !isAsked(id))
+  const own = (id: string) => points.get(id) ?? id
+  const checks = card.checks.map((check): Check => {
+    if (!isAsked(check.id)) return check
+    const id = freeId('c', ids)
+    ids.push({ id })
+    const at =
+      'pair' in check.at ? { pair: [own(check.at.pair[0]), own(check.at.pair[1])] as [string, string] } : check.at
+    return { ...check, id, at, limits: check.limits.map((limit) => ({ ...limit, id: 'l1' })) }
+  })
+  return {
+    ...card,
+    terminals: card.terminals.map((one) => ({ ...one, id: own(one.id) })),
+    checks,
+    relations: card.relations.filter(({ id }) => !isImplied(id)),
+  }
+}
+
+/**
+ * A card with what was asked of one unit besides, and read: each as a check that is not required, judged by its windings where it was, else by
+ * what this one unit read, a guess. What the card asks already, in that quantity at those points, is not asked twice.
+ * @param card the draft it is put on; a later revision of the run's card, perhaps
+ * @returns the same card where there is nothing to put on it
+ * @example
+ * withAskedKept(scenes.sound().state.run.card, scenes.sound().state).checks.length // 7
+ */
+export function withAskedKept(card: Card, state: RunState, defaults: CardDefaults = plainDefaults): Card {
+  const asked = askedAndRead(state)
+  const has = (check: Check) =>
+    card.checks.some(
+      ({ kind, at }) => kind === check.kind && 'pair' in at && 'pair' in check.at && samePair(at.pair, check.at.pair),
+    )
+  const wanted = asked.filter(({ check }) => !has(check))
+  if (wanted.length === 0) return card
+  const source = sourceOfOne(card, state)
+  const checks = wanted.map(({ check, evaluation }): Check => {
+    const limit = check.limits.length === 0 ? limitRead(evaluation, check, defaults) : undefined
+    const measured: CardLimit[] = limit ? [{ id: 'l1', for: 'any', limit, source: source.id }] : []
+    return { ...check, limits: [...check.limits, ...measured] }
+  })
+  const used = checks.some(({ limits }) => limits.some((limit) => limit.source === source.id))
+  const known = new Set(card.terminals.map(({ id }) => id))
+  const points = state.run.card.terminals.filter(
+    ({ id }) => isPointMade(id) && !known.has(id) && checks.some(({ at }) => 'pair' in at && at.pair.includes(id)),
+  )
+  return asCardsOwn({
+    ...card,
+    terminals: [...card.terminals, ...points],
+    checks: [...card.checks, ...checks],
+    sources: used ? [...card.sources, source] : card.sources,
+  })
+}
+
+/**
+ * Whether a run asked what its card does not, and read it: then it can be put on the card.
+ * @example
+ * hasAsked(scenes.sound().state) // false
+ */
+export const hasAsked = (state: RunState): boolean => askedAndRead(state).length > 0
+
+const askedAndRead = (state: RunState) =>
+  state.checks.flatMap(({ check, points: [point] }) => {
+    const asked = isAsked(check.id) ? state.run.card.checks.find(({ id }) => id === check.id) : undefined
+    return asked && point?.evaluation && !point.held ? [{ check: asked, evaluation: point.evaluation }] : []
+  })
+
+const samePair = (a: [string, string], b: [string, string]): boolean => b.includes(a[0]) && b.includes(a[1])
