@@ -56,3 +56,31 @@ test('what was asked beside a published card is put into its next revision in on
   await expect(checks.getByText('orange–tan').first()).toBeVisible()
   await expect(bench.page).toHaveURL(/write\/\d+\?asked=/)
 })
+
+test('no path on one of a check’s points is no path on the rest of them in one key; a figure is read each time', async ({
+  bench,
+}) => {
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('318')
+  await bench.press('r')
+  await expect(bench.page.getByText('Only what is no figure can be the same')).toBeVisible()
+  for (const figure of ['36.5', '354.5', '91']) await bench.type(figure)
+  await bench.type('0.1')
+  await bench.press('o', 'Enter')
+  const before = await bench.tape.getByRole('listitem').count()
+  await bench.press('r')
+  await expect(bench.page.getByText(/more like it\.$/)).toBeVisible()
+  expect(await bench.tape.getByRole('listitem').count()).toBeGreaterThan(before)
+})
+
+test('a lead that drops out again is one more drop of the same reading, drawn as a strip', async ({ bench }) => {
+  await bench.takeIn('40 ignition lead set')
+  await bench.prepare()
+  await bench.type('1.66k..OL')
+  await bench.goTo(/1/, 'ArrowUp')
+  await expect(bench.figure).toContainText('drops out')
+  await bench.press('o')
+  await expect(bench.figure).toContainText('drops out 2 times')
+  await expect(bench.page.getByRole('img', { name: /and 2 times none at all/ })).toBeVisible()
+})

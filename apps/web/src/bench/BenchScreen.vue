@@ -153,6 +153,7 @@ useScreenKeys(
     skip: questions.skip,
     note: questions.note,
     points: questions.points,
+    rest: () => tell(bench.restAlike()),
     compare: beside.compare,
     hop: beside.hop,
     work: doing.work,
@@ -224,7 +225,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
           :answers="answers"
           :can-be-kept="canBeKept"
         />
-        <DoingRow v-else :typing="line !== null" :reading="isReading" :beeps="beeps" />
+        <DoingRow v-else :typing="line !== null" :reading="isReading" :beeps="beeps" :rest="bench.canRest" />
       </section>
       <MeaningColumn />
       <TapeRow />

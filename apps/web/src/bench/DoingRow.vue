@@ -2,7 +2,7 @@
 import ScreenKey from '../keys/ScreenKey.vue'
 
 /** What can be done with the reading: while a line is open keep or clear it, else take one again or back. */
-defineProps<{ typing: boolean; reading: boolean; beeps: boolean }>()
+defineProps<{ typing: boolean; reading: boolean; beeps: boolean; rest: boolean }>()
 </script>
 
 <template>
@@ -14,6 +14,7 @@ defineProps<{ typing: boolean; reading: boolean; beeps: boolean }>()
       <ScreenKey quiet act="takeBack" />
       <ScreenKey quiet act="over" />
       <template v-if="beeps"><ScreenKey quiet act="beep" /><ScreenKey quiet act="noBeep" /></template>
+      <ScreenKey v-if="rest" quiet act="rest" />
       <ScreenKey quiet act="decide" />
     </template>
   </div>

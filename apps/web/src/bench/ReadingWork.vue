@@ -9,6 +9,7 @@ import { takenParts, useFigures } from '../words/figures'
 import { besideWords } from '../words/beside'
 import { forecastWords } from '../words/forecast'
 import { readingInstruction } from '../words/instruction'
+import { movedIn } from '../words/lines'
 import { takenAt } from '../words/points'
 import { remarkWords } from '../words/remarks'
 import CautionList from './CautionList.vue'
@@ -101,7 +102,7 @@ const spoken = computed(() => {
       </div>
     </div>
     <ReadingRuler
-      v-if="band.min !== undefined || band.max !== undefined"
+      v-if="band.min !== undefined || band.max !== undefined || (shown && movedIn(shown.entry.reading))"
       :value="shown?.judged ?? shown?.net"
       :u="shown?.u ?? shown?.netU"
       :bound="shown?.bound"
@@ -112,6 +113,7 @@ const spoken = computed(() => {
       :held="held || line !== null"
       :ticks="ticks"
       :aim="aim"
+      :moved="shown && movedIn(shown.entry.reading)"
     />
     <p class="unseen" aria-live="polite">{{ spoken }}</p>
   </div>

@@ -49,6 +49,7 @@ export const benchKeys = stateKeys(
     skip: { keys: ['s'], label: 'skip', when: steps },
     note: { keys: ['n'], label: 'note', when: resting },
     points: { keys: ['p'], label: 'any two points', when: free },
+    rest: { keys: ['r'], label: 'all the rest the same', when: ['reading'] },
     compare: { keys: ['c'], label: 'beside a good one', when: ['reading'] },
     hop: { keys: ['v'], label: 'over to the other part, and back', when: ['reading', 'held', 'finding'] },
     work: { keys: ['w'], label: 'work done', when: [...steps, 'finding'] },

@@ -46,8 +46,13 @@ export function useLine(bench: ReturnType<typeof useBench>) {
     return takesFigures.value
   }
 
-  /** The word for over range, with the range a hand-ranged meter was put on. */
+  /** The word for over range, with the range a hand-ranged meter was put on; where it dropped out already, once more. */
   function openOver(): boolean {
+    const own = bench.doing ? undefined : bench.evaluationOf(bench.current?.entry)
+    if (takesFigures.value && own?.entry.reading.drops !== undefined) {
+      bench.dropAgain(own)
+      return true
+    }
     const range = bench.meter?.ranging === 'hand' ? bench.rangeInUse.replace('\u2009', '').replace('Ω', '') : ''
     if (takesFigures.value) line.value = overLine(range)
     return takesFigures.value

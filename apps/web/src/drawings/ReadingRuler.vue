@@ -4,7 +4,7 @@ import type { Quantity } from '@sure-spool/core'
 import { useFigures } from '../words/figures'
 import { rulerSpoken } from './rulerSpoken'
 import { rulerScale } from './rulerScale'
-import { arrowHead, bracket, breakSign, stroke, whiskers } from './strokes'
+import { arrowHead, bracket, breakSign, movedStrip, stroke, whiskers } from './strokes'
 import { textWidth } from './textRoom'
 import { useWidth } from './useWidth'
 
@@ -22,6 +22,8 @@ const props = withDefaults(
     ticks?: { value: number; label: string }[]
     aim?: { value: number; label: string }
     small?: boolean
+    /** it moved while it was held: from here to there, and how often it fell to no reading */
+    moved?: { low: number; high?: number | undefined; drops?: number | undefined }
   }>(),
   { quantity: 'resistance', verdict: 'none', ticks: () => [] },
 )
@@ -47,9 +49,14 @@ const past = computed(() => {
   }
 })
 const roomBeside = (end: 'min' | 'max') => 14 + (past.value[end] ? 0 : roomOf(labels.value[end]))
+const others = computed(() => [
+  ...props.ticks.map(({ value }) => value),
+  ...(props.aim ? [props.aim.value] : []),
+  ...(props.moved ? [props.moved.low, props.moved.high ?? props.moved.low] : []),
+])
 const scale = computed(() =>
   rulerScale(
-    { ...props, others: [...props.ticks.map(({ value }) => value), ...(props.aim ? [props.aim.value] : [])] },
+    { ...props, others: others.value },
     props.small
       ? { width: width.value, left: roomBeside('min'), right: roomBeside('max'), broken: 40 }
       : { width: width.value, left: 14, right: 14, broken: Math.min(150, width.value * 0.22) },
@@ -142,6 +149,11 @@ const arrowOn = (from: number) => {
   const to = Math.min(width.value - 4, from + 26)
   return stroke([from, middle.value], [to, middle.value]) + arrowHead(to, middle.value, 8, 1)
 }
+const strip = computed(() => {
+  if (!props.moved) return undefined
+  const { low, high = low, drops = 0 } = props.moved
+  return movedStrip(at(low), at(high), drops, middle.value, width.value - 4)
+})
 const spoken = computed(() => rulerSpoken(props, figures))
 </script>
 
@@ -157,7 +169,6 @@ const spoken = computed(() => rulerSpoken(props, figures))
       <path v-for="one in breaks" :key="one.x" class="break" :d="one.d" />
       <g v-for="one in limits" :key="one.end" class="limit" :class="{ held }">
         <path :d="one.d" />
-        <text :x="one.x" :y="one.y" :text-anchor="one.anchor">{{ one.text }}</text>
       </g>
       <line
         v-for="tick in ticks"
@@ -175,12 +186,20 @@ const spoken = computed(() => rulerSpoken(props, figures))
         <text :x="onStrip(at(aim.value), 70)" y="11" text-anchor="middle">{{ aim.label }}</text>
         <line v-if="value !== undefined" :x1="at(value)" :x2="at(aim.value)" y1="61" y2="61" />
       </g>
+      <g v-if="strip" class="reading" :class="[held ? 'none' : verdict]">
+        <rect class="moved" :x="strip.x" :y="middle - 4" :width="strip.width" height="8" />
+        <path v-if="strip.drops" class="dropped" :d="strip.drops" />
+        <path v-if="strip.marks" class="whisker" :d="strip.marks" />
+      </g>
       <g v-if="block" class="reading" :class="[held ? 'none' : verdict]">
         <path v-if="whisk" class="whisker" :d="whisk" />
         <rect :x="block.x" :y="block.y" :width="block.size" :height="block.size" :class="{ hollow: held }" />
         <path v-if="block.arrow" class="whisker" :d="block.arrow" />
         <text v-if="block.said" class="said" :x="block.said.x" y="85" text-anchor="middle">{{ block.said.text }}</text>
       </g>
+      <text v-for="one in limits" :key="one.end" class="limit-text" :x="one.x" :y="one.y" :text-anchor="one.anchor">
+        {{ one.text }}
+      </text>
     </svg>
   </div>
 </template>

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { rulerScale, type OnRuler } from './rulerScale'
 import { rulerSpoken } from './rulerSpoken'
+import { movedStrip } from './strokes'
 import { figuresWith } from '../words/figures'
 
 const room = { width: 640, left: 14, right: 14, broken: 140 }
@@ -84,5 +85,37 @@ describe('a ruler for who cannot see it', () => {
     expect(said({ min: 1e6, bound: 40e6 })).toBe('at least 1\u2009MΩ, beyond 40\u2009MΩ')
     expect(said({ max: 5 })).toBe('at most 5\u2009Ω, no reading')
     expect(said({ value: 5 })).toContain('no limits, reading')
+  })
+})
+
+describe('a reading that did not stand still', () => {
+  test('is a bar from its least to its most, with a stroke for each time it fell to nothing', () => {
+    const { x, width, drops, marks } = movedStrip(100, 160, 2, 44, 600)
+    expect([x, width]).toEqual([100, 60])
+    expect(drops).toMatch(/^M160,44L600,44/)
+    expect(marks.match(/M/g)).toHaveLength(2)
+    expect(movedStrip(100, 160, 0, 44, 600)).toMatchObject({ drops: '', marks: '' })
+  })
+
+  test('of many drops as many strokes as can be told apart, all of them on the strip', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 2, max: 580, noNaN: true }), fc.nat(40), (from, times) => {
+        const { marks } = movedStrip(from, from, times, 44, 636)
+        const strokes = marks.match(/M[\d.]+/g) ?? []
+        expect(strokes).toHaveLength(Math.min(times, 6))
+        for (const one of strokes) expect(Number(one.slice(1))).toBeLessThan(636)
+      }),
+    )
+  })
+
+  test('is said to who cannot see it', () => {
+    const said = (moved: { low: number; high?: number; drops?: number }) =>
+      rulerSpoken(
+        { min: 2000, max: 3000, quantity: 'resistance', moved },
+        figuresWith(() => false),
+      )
+    expect(said({ low: 2600, drops: 1 })).toMatch(/reading 2\.6.kΩ, and once none at all$/)
+    expect(said({ low: 2600, high: 7400, drops: 3 })).toMatch(/2\.6.kΩ to 7\.4.kΩ, and 3 times none at all$/)
+    expect(said({ low: 2600, high: 7400 })).toMatch(/2\.6.kΩ to 7\.4.kΩ$/)
   })
 })

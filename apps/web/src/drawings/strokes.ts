@@ -34,6 +34,27 @@ export const arrowHead = (x: number, middle: number, size: number, towards: 1 | 
 export const breakSign = (x: number, middle: number, half: number): string =>
   [-3, 3].map((by) => stroke([x + by - 3, middle + half], [x + by + 3, middle - half])).join('')
 
+/** So many drops can be told apart at a glance. */
+const mostDrops = 6
+
+/**
+ * What a reading did while it was held: a bar from its least to its most; where it fell to no reading a broken line from there to the
+ * strip's end, with a stroke across it for each time.
+ * @param from where its least stands, px; @param to its most; @param end where the strip ends
+ */
+export function movedStrip(from: number, to: number, drops: number, middle: number, end: number) {
+  const x = Math.min(from, to)
+  const right = Math.max(from, to)
+  const apart = (end - 16 - right) / (Math.min(drops, mostDrops) + 1)
+  const marks = Array.from({ length: Math.min(drops, mostDrops) }, (_, i) => right + (i + 1) * apart)
+  return {
+    x,
+    width: Math.max(2, right - x),
+    drops: drops > 0 ? stroke([right, middle], [end, middle]) + arrowHead(end, middle, 8, 1) : '',
+    marks: marks.map((one) => stroke([one - 3, middle + 8], [one + 3, middle - 8])).join(''),
+  }
+}
+
 /** A winding between two points on one height: leads, and turns between them. */
 export function turns(from: number, to: number, height: number, count = 4): string {
   const drawn = path()

@@ -14,9 +14,9 @@ import { placeQuantity } from '../words/points'
 export interface Placed {
   /** the figure itself, without its place */
   figure: string
-  setting: Pick<ReadingSetting, 'x' | 'xText' | 'where'>
+  setting: Pick<ReadingSetting, 'x' | 'xText' | 'where' | 'range'>
   /** what was said behind the `@`, besides a place */
-  conditions?: Omit<TypedConditions, 'where'>
+  conditions?: Omit<TypedConditions, 'where' | 'range'>
 }
 
 interface Typing {
@@ -54,9 +54,10 @@ export function splitPlace(
   if (said.trim() === '') return isPlace ? { figure, setting } : { problem: 'empty' }
   const typed = typedConditions(said, words, decimalComma)
   if ('problem' in typed) return typed
-  const { where, ...conditions } = typed
+  const { where, range, ...conditions } = typed
   // where a place is typed a strange word is no state: it is a place that was not understood
   const strange = place && !isPlace && conditions.state?.some((one) => !words.states.includes(one))
   if (strange) return { problem: place.problem ?? 'number' }
-  return { figure, setting: where === undefined ? setting : { ...setting, where }, conditions }
+  const beside = { ...(where === undefined ? {} : { where }), ...(range === undefined ? {} : { range }) }
+  return { figure, setting: { ...setting, ...beside }, conditions }
 }

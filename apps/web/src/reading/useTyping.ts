@@ -170,6 +170,16 @@ export function useTyping(into: TypedInto) {
     return null
   }
 
+  /** It fell to no reading once more while it was held: the same reading, with one more drop. */
+  function dropAgain({ entry: { id, check, reading } }: Evaluation): void {
+    const drops = (reading.drops ?? 0) + 1
+    into.add({
+      kind: 'reading',
+      check,
+      reading: { ...reading, drops, supersedes: id, mistyped: true, reason: 'it dropped out again' },
+    })
+  }
+
   /** A figure typed on a step that has one already is the new reading, and the old one is struck. */
   function heldOrSecond(): Doing | undefined {
     const one = into.current()
@@ -182,5 +192,5 @@ export function useTyping(into: TypedInto) {
     }
   }
 
-  return { temperatureFrom, supplyWhile, zeroHow, keepTyped, keepBeep, retype, readingOf }
+  return { temperatureFrom, supplyWhile, zeroHow, keepTyped, keepBeep, dropAgain, retype, readingOf }
 }

@@ -25,6 +25,7 @@ import { stampNow } from './clock'
 import { newId } from './newId'
 import { useOutbox } from './outbox'
 import { plain } from './plain'
+import { restAlike } from './restAlike'
 import { startRun, waitingEntries } from './runCopies'
 import { useShop } from './shop'
 import { stepFacts } from './stepFacts'
@@ -210,6 +211,13 @@ export const useBench = defineStore('bench', () => {
     goTo,
   })
 
+  const rest = restAlike({
+    state: () => state.value,
+    current: () => current.value,
+    lastReading: () => lastReading.value,
+    add,
+  })
+
   function move(by: 1 | -1): void {
     const at = steps.value.findIndex((one) => one.step.id === stepId.value)
     const next = steps.value[Math.min(steps.value.length - 1, Math.max(0, at + by))]
@@ -246,6 +254,7 @@ export const useBench = defineStore('bench', () => {
     takeAgain,
     goTo,
     ...beside,
+    ...rest,
     move,
     stepOfEntry,
   }

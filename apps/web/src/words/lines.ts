@@ -1,4 +1,12 @@
-import { isAsked, sideOf, type Check, type CheckKind, type Evaluation, type RunState } from '@sure-spool/core'
+import {
+  isAsked,
+  sideOf,
+  type Check,
+  type CheckKind,
+  type Evaluation,
+  type Reading,
+  type RunState,
+} from '@sure-spool/core'
 import type { Figures } from './figures'
 import { checkLabel, takenAt, terminalLabel } from './points'
 import { takenUnder } from './takenUnder'
@@ -12,8 +20,13 @@ const isBent = ({ conditions }: Pick<Check, 'conditions'>): boolean => condition
 const groupOfLine = ({ kind, conditions }: Pick<Check, 'kind' | 'conditions'>, toFrame: boolean): LineGroup =>
   working.has(kind) ? (conditions?.rpm === undefined ? 'At work' : 'At speed') : toFrame ? 'Ground' : 'Windings'
 
+/** What a reading did while it was held; undefined where it stood still. */
+export const movedIn = ({ kind, low, high, drops }: Reading) =>
+  kind === 'spread' && low !== undefined ? { low, high, drops } : undefined
+
 /** A reading on its ruler: what `ReadingRuler` is given, where it is judged and where it is only read. */
-export const onRuler = ({ judged, net, u, netU, bound, limit, quantity, verdict }: Evaluation) => ({
+export const onRuler = ({ judged, net, u, netU, bound, limit, quantity, verdict, entry }: Evaluation) => ({
+  moved: movedIn(entry.reading),
   value: judged ?? net,
   u: u ?? netU,
   bound,

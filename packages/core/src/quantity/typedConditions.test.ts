@@ -22,6 +22,13 @@ describe('conditions typed behind a reading', () => {
     ['at 3000 rpm', { rpm: 3000 }],
     ['at 120 Hz, at the boot', { hertz: 120, where: 'the boot' }],
     ['at idle', { state: ['at idle'] }],
+    ['24V 5W lamp', { lamp: { volts: 24, watts: 5 } }],
+    ['12 V 21 W in series', { lamp: { volts: 12, watts: 21 } }],
+    ['4.7k in series', { seriesOhms: 4700 }],
+    ['100 Ω in series, 3000 rpm', { seriesOhms: 100, rpm: 3000 }],
+    ['200k range', { range: 200e3 }],
+    ['on 20kΩ range; bent', { range: 20e3, state: ['flexed'] }],
+    ['joint added', { state: ['joint added'] }],
   ])('%s', (text, typed) => expect(typedConditions(text, words, false)).toEqual(typed))
 
   it('keeps the shop’s decimal mark apart from the comma between two', () => {
@@ -32,6 +39,10 @@ describe('conditions typed behind a reading', () => {
     ['', 'empty'],
     ['850', 'unit'],
     ['8.5.0 rpm', 'number'],
+    ['2.4.0V 5W lamp', 'number'],
+    ['4.7.1k in series', 'number'],
+    ['2.0.0k range', 'number'],
+    ['24 V lamp', 'unit'],
   ])('“%s” is refused', (text, problem) => expect(typedConditions(text, words, false)).toEqual({ problem }))
 
   it('knows the card’s words, and that a lead can be bent', () => {

@@ -131,6 +131,14 @@ describe('a draw', () => {
     expect(faulty()).toBe(true)
   })
 
+  test('behind a lamp stands for itself: the draw is of amperes through the winding alone', () => {
+    const script = drawn('1.500', { volts: 12, while: 'on' })
+    const lamp = { conditions: { lamp: { volts: 24, watts: 5 } } }
+    expect(relation(script.read('draw', '0.150', lamp))).toBe('within')
+    const alone = drawn('1.500', { volts: 12, while: 'on' })
+    expect(relation(alone.read('draw', '0.150'))).toBe('outside')
+  })
+
   test('that is high fails at once', () => {
     const script = drawn('2.400', { volts: 12, while: 'on' })
     expect(script.state().finding.faults.map((fault) => fault.relation)).toContain('r1')

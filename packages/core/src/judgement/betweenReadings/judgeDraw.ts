@@ -2,12 +2,16 @@ import type { Relation } from '../../document'
 import { currentCheck } from '../../function'
 import { judgeValue } from '../../conformance'
 import { isMetal } from '../../temperature'
-import { readsFinite, unzeroedU, type Bench } from '../figure'
+import { readsFinite, unzeroedU, type Bench, type Evaluation } from '../figure'
 import type { RelationState, StandingOf } from './relationState'
 import { voltsOf } from './supplyVolts'
 
 /** A winding hotter than this has burnt: no winding explains a low current by its warmth beyond it, °C. */
 const hottestWinding = 155
+
+/** Amperes through the winding alone, as its check has them: behind a lamp they are what the lamp lets through. */
+const isThroughIt = ({ entry, check }: Evaluation): boolean =>
+  entry.reading.conditions?.lamp === undefined || check.conditions?.lamp !== undefined
 
 /**
  * A measured draw beside volts over ohms (METHODS 4, 7). A low one fails only under loaded volts and where the winding would
@@ -20,7 +24,7 @@ export function judgeDraw(
   relation: Extract<Relation, { kind: 'draw' }>,
   standing: StandingOf,
 ): RelationState {
-  const amps = standing(relation.amps).at(-1)
+  const amps = standing(relation.amps).findLast(isThroughIt)
   const coil = standing(relation.ohms).at(-1)
   if (!amps || !coil) return { relation, verdict: 'none', reason: 'not-read', members: [] }
   const members = [amps, coil]
