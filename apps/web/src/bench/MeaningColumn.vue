@@ -2,6 +2,7 @@
 import { quantityOf, type Hint, type RelationState } from '@sure-spool/core'
 import { computed } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
+import { useAfterPaint } from '../screen/useAfterPaint'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { cautionFoot, cautionWords } from '../words/kinds'
@@ -11,6 +12,7 @@ import RolesPanel from './RolesPanel.vue'
 
 /** What it means: checks between readings, remarks that do not hold, what the complaint points at, cautions. */
 const bench = useBench()
+useAfterPaint(() => bench.state)
 const figures = useFigures()
 const card = computed(() => bench.run?.card)
 
@@ -173,6 +175,7 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
 
 <style scoped>
 .meaning {
+  contain: layout paint style;
   grid-area: meaning;
   background: var(--panel);
   border-left: 1px solid var(--hairline);

@@ -3,6 +3,7 @@ import type { Mark } from '@sure-spool/contract'
 import { sideOf, stillOff, type StepState } from '@sure-spool/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
+import { useAfterPaint } from '../screen/useAfterPaint'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { capital } from '../words/capital'
@@ -12,6 +13,7 @@ import { workPlace } from '../words/works'
 
 /** The path in working order: the group that is worked on stands open, the others as one row each. */
 const bench = useBench()
+useAfterPaint(() => bench.state)
 const figures = useFigures()
 /** A group of the path, in the order in which it is worked; coil by coil each coil is one. */
 const groups = computed(() => {

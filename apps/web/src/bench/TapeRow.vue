@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { afterPaint } from '../store/afterPaint'
+import { useAfterPaint } from '../screen/useAfterPaint'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { decisionWords, goneWords, isolationWords, lookWords, outcomeWords, placeWords } from '../words/kinds'
@@ -14,6 +15,7 @@ import { workDone } from '../words/works'
 
 /** The tape: everything in order, superseded readings struck with how. */
 const bench = useBench()
+useAfterPaint(() => bench.state)
 const figures = useFigures()
 const strip = ref<HTMLElement | null>(null)
 const hidden = new Set(['take-back', 'caution'])
@@ -188,6 +190,7 @@ const counts = computed(() => {
 
 <style scoped>
 .tape {
+  contain: layout paint style;
   grid-area: tape;
   display: flex;
   border-top: 1px solid var(--ink);
