@@ -45,6 +45,8 @@ const looks = computed(() => [
         <span class="what"
           ><strong>{{ line.points }}</strong
           ><template v-if="line.under"> {{ line.under }}</template
+          ><template v-if="takenParts(line.evaluation, figures).moves">
+            {{ takenParts(line.evaluation, figures).moves }}</template
           ><small
             >{{ line.label }}; {{ reasonLine(line.evaluation, figures)
             }}<template v-if="line.held">; held</template></small

@@ -57,7 +57,11 @@ function mark(one: StepState): Mark | undefined {
   return one.status === 'flagged' ? 'flagged' : 'done'
 }
 const side = (one: StepState) => (one.point?.evaluation ? sideOf(one.point.evaluation) : 'other')
-const value = (one: StepState) => (one.point?.evaluation ? takenParts(one.point.evaluation, figures).digits : '')
+function value(one: StepState): string {
+  if (!one.point?.evaluation) return ''
+  const { digits, moves } = takenParts(one.point.evaluation, figures)
+  return moves === undefined ? digits : 'drops out'
+}
 </script>
 
 <template>

@@ -60,7 +60,7 @@ const aim = computed(() => shown.value && bench.state && sumAim(shown.value, ben
 const spoken = computed(() => {
   if (props.line || !shown.value) return ''
   const taken = takenParts(shown.value, figures)
-  return `${place.value} ${taken.digits} ${taken.unit}, ${verdictLine.value}`
+  return [`${place.value} ${taken.digits} ${taken.unit}`, taken.moves, verdictLine.value].filter(Boolean).join(', ')
 })
 </script>
 

@@ -58,7 +58,7 @@ function slipOf(entry: Entry): Slip {
         bench.state?.checks.some((check) =>
           check.points.some((point) => point.held && point.evaluation?.entry.id === entry.id),
         ) ?? false
-      const { digits, unit } = takenParts(evaluation, figures)
+      const { digits, unit, moves = '' } = takenParts(evaluation, figures)
       return {
         ...base,
         head: takenAt(run.card, evaluation, figures),
@@ -66,7 +66,7 @@ function slipOf(entry: Entry): Slip {
         unit,
         mark: gone ? undefined : held ? 'none' : evaluation.verdict,
         side: sideOf(evaluation),
-        foot: `${[clock(entry.at), takenUnder(run.card, evaluation, figures)].join(' ').trim()} ${how || (held ? 'held' : evaluation.verdict === 'within' ? '' : evaluation.verdict === 'none' ? 'not judged' : evaluation.verdict)}`,
+        foot: `${[clock(entry.at), moves, takenUnder(run.card, evaluation, figures)].filter((one) => one !== '').join(' ')} ${how || (held ? 'held' : evaluation.verdict === 'within' ? '' : evaluation.verdict === 'none' ? 'not judged' : evaluation.verdict)}`,
       }
     }
     case 'lead-check':

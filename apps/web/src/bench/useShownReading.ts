@@ -62,9 +62,11 @@ export function useShownReading(line: () => Line | null) {
   const verdictLine = computed(() => {
     const one = shown.value
     if (!one) return ''
+    const { moves } = takenParts(one, figures)
     const verdict = held.value ? `${verdictWords[one.verdict]}, but held` : verdictWords[one.verdict]
     const reason = reasonLine(one, figures)
-    return reason === '' ? verdict : `${verdict}: ${reason}`
+    const said = reason === '' ? verdict : `${verdict}: ${reason}`
+    return moves === undefined ? said : `${moves}; ${said}`
   })
   /** the expanded uncertainty, and what stands behind it */
   const doubtLine = computed(() => {

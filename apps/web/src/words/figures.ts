@@ -55,15 +55,24 @@ export function useFigures(): Figures {
   )
 }
 
+/** `moves` says what it did besides, in words: it fell to no reading. */
+export interface TakenParts {
+  digits: string
+  unit: string
+  moves?: string
+}
+
 /** A reading as taken: the figure with the meter's digits, or what stands for it. */
-export function takenParts(evaluation: Evaluation, figures: Figures): { digits: string; unit: string } {
+export function takenParts(evaluation: Evaluation, figures: Figures): TakenParts {
   const { reading } = evaluation.entry
   const quantity = evaluation.quantity ?? 'resistance'
   if (reading.kind === 'answer') return { digits: reading.answer ?? '', unit: '' }
   if (reading.kind === 'spread' && reading.low !== undefined && reading.high !== undefined)
     return { digits: `${figures.bound(reading.low, quantity)}–${figures.bound(reading.high, quantity)}`, unit: '' }
-  if (reading.kind === 'spread' && reading.low !== undefined)
-    return { digits: `${figures.bound(reading.low, quantity)}, ${dropWords(reading.drops)}`, unit: '' }
+  if (reading.kind === 'spread' && reading.low !== undefined) {
+    const drops = dropWords(reading.drops)
+    return { digits: figures.bound(reading.low, quantity), unit: '', ...(drops === '' ? {} : { moves: drops }) }
+  }
   if (reading.kind === 'value' && evaluation.taken !== undefined)
     return figures.parts(evaluation.taken, quantity, evaluation.parsed?.resolution ?? evaluation.resolution)
   const sign = reading.kind === 'below' ? '<' : '>'
@@ -72,10 +81,11 @@ export function takenParts(evaluation: Evaluation, figures: Figures): { digits: 
   return { digits: `${sign}${digits}`, unit }
 }
 
-const dropWords = (drops = 1): string => (drops > 1 ? `drops out ${drops} times` : 'drops out')
+const dropWords = (drops = 1): string => (drops > 1 ? `drops out ${drops} times` : drops === 1 ? 'drops out' : '')
 
 /** `takenParts` as one text. */
 export function takenText(evaluation: Evaluation, figures: Figures): string {
-  const { digits, unit } = takenParts(evaluation, figures)
-  return unit === '' ? digits : `${digits}\u2009${unit}`
+  const { digits, unit, moves } = takenParts(evaluation, figures)
+  const figure = unit === '' ? digits : `${digits}\u2009${unit}`
+  return moves === undefined ? figure : `${figure}, ${moves}`
 }

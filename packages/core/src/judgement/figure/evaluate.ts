@@ -124,10 +124,11 @@ function unjudged(
 }
 const noOthers: Evaluation['others'] = []
 
-/** A reading whose place nobody typed: open is open wherever it is. */
+/** A reading whose place nobody typed: open is open wherever it is, and a lead that moves needs no length to be bad. */
 function openOr(figured: Evaluation, reason: 'place-missing' | 'off-curve'): Evaluation {
   const alone = judgeFigure(figured, undefined)
-  return alone.reason === 'open-circuit' ? alone : { ...figured, reason }
+  const moves = alone.reason === 'unsteady' && figured.check.kind === 'per-length'
+  return alone.reason === 'open-circuit' || moves ? alone : { ...figured, reason }
 }
 
 /** No leak and no contact of a finger: METHODS 11.13, ohms. */
