@@ -43,7 +43,13 @@ export class BenchPage {
   /** Takes a part in by keyboard alone and takes it to the bench. @returns its tag */
   async takeIn(
     card: string,
-    options: { history?: 'used' | 'rewound'; variant?: string; complaint?: string; words?: string } = {},
+    options: {
+      history?: 'used' | 'rewound'
+      variant?: string
+      complaint?: string
+      words?: string
+      items?: number
+    } = {},
   ): Promise<string> {
     await this.home()
     const tag = `T-${process.pid}-${++tags}`
@@ -65,6 +71,10 @@ export class BenchPage {
     if (await which.isVisible()) {
       await pick(this.page, 'which of them', options.variant ?? 'remote control')
       await keyboard.press('Enter')
+    }
+    if (options.items !== undefined) {
+      await write(this.page.getByLabel('how many in it'), String(options.items))
+      await this.page.getByLabel('in their own words').focus()
     }
     await keyboard.type(options.words ?? 'made up for a test')
     await keyboard.press('Enter')

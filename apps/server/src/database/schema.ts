@@ -90,6 +90,8 @@ export const units = mysqlTable(
     tag: varchar('tag', { length: 200 }).notNull(),
     serial: varchar('serial', { length: 200 }),
     variant: varchar('variant', { length: 64 }),
+    /** how many items it has, where that is another number than its card's */
+    items: int('items'),
     history: varchar('history', { length: 12 }).notNull(),
     complaint: document<string[]>('complaint').notNull(),
     words: varchar('words', { length: 2000 }).notNull(),

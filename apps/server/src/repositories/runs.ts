@@ -103,6 +103,7 @@ export async function readRun(queries: Queries, row: RunRow): Promise<Run | unde
       tag: unit.tag,
       ...(unit.serial === null ? {} : { serial: unit.serial }),
       ...(unit.variant === null ? {} : { variant: unit.variant }),
+      ...(unit.items === null ? {} : { items: unit.items }),
       history: row.history as Run['unit']['history'],
       complaint: unit.complaint as Run['unit']['complaint'],
       words: unit.words,

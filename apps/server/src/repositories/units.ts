@@ -5,7 +5,7 @@ import { cards, runStates, units } from '../database/schema'
 
 type UnitRow = typeof units.$inferSelect
 
-const asUnit = ({ card, revision, run: _run, serial, variant, from, blockedBy, tray, ...row }: UnitRow): Unit => ({
+const asUnit = ({ card, revision, run: _run, serial, variant, items, from, blockedBy, tray, ...row }: UnitRow): Unit => ({
   ...row,
   history: row.history as Unit['history'],
   complaint: row.complaint as Unit['complaint'],
@@ -13,6 +13,7 @@ const asUnit = ({ card, revision, run: _run, serial, variant, from, blockedBy, t
   card: { id: card, revision },
   ...(serial === null ? {} : { serial }),
   ...(variant === null ? {} : { variant }),
+  ...(items === null ? {} : { items }),
   ...(from === null ? {} : { from }),
   ...(blockedBy === null ? {} : { blockedBy }),
   ...(tray === null ? {} : { tray }),

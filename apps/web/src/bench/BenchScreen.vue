@@ -76,7 +76,7 @@ watch(atFinding, () => (reopened.value = false))
 watch(() => bench.stepId, stepChanged)
 const shownEvaluation = computed(() => bench.evaluationOf(bench.current?.entry) ?? bench.lastReading)
 const meterSaid = computed(() =>
-  isReading.value && bench.check ? meterWords(bench.check, bench.meter, bench.rangeAsked) : '',
+  isReading.value && bench.check && !bench.isLength ? meterWords(bench.check, bench.meter, bench.rangeAsked) : '',
 )
 /** said as a set-up ends: what is open behind the hand */
 const leftOut = computed(() => {
@@ -194,7 +194,14 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
       <section class="work-area" aria-label="The step">
         <div class="inside">
           <div class="top">
-            <StepTitle v-if="step" :step="step" :card="bench.run.card" :again="again" :meter="meterSaid" />
+            <StepTitle
+              v-if="step"
+              :step="step"
+              :card="bench.run.card"
+              :again="again"
+              :meter="meterSaid"
+              :by-length="bench.isLength"
+            />
             <StepCaps v-if="!isReading" />
           </div>
           <ReadingWork

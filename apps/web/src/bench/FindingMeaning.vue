@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stillOff, type RunState } from '@sure-spool/core'
+import { itemFindings, stillOff, type RunState } from '@sure-spool/core'
 import { computed } from 'vue'
 import { recordWords, useRecord } from '../cards/useRecord'
 import VerdictMark from '../drawings/VerdictMark.vue'
@@ -7,6 +7,7 @@ import { useFigures } from '../words/figures'
 import { notProvedWords, notTestedWords, type Settling } from '../words/finding'
 import { remarkWords } from '../words/remarks'
 import { workPlace } from '../words/works'
+import ItemPiles from './ItemPiles.vue'
 import RolesPanel from './RolesPanel.vue'
 import SettlingPanel from './SettlingPanel.vue'
 import TodayPanel from './TodayPanel.vue'
@@ -26,6 +27,8 @@ const remarks = computed(() =>
 const off = computed(() => stillOff(props.state.tape.works).map(({ place }) => workPlace(props.state.run.card, place)))
 const record = useRecord(() => props.state.run.card.id)
 const modelWords = computed(() => (record.value ? recordWords(record.value) : ''))
+/** of a set some may be good though others are not */
+const someGood = computed(() => itemFindings(props.state).some(({ finding }) => finding === 'no-fault-found'))
 const today = useToday(
   () => props.state.run,
   () => props.state.closed,
@@ -42,6 +45,7 @@ const today = useToday(
       </p>
     </section>
     <TodayPanel v-if="today" :then="state" :today="today" />
+    <ItemPiles :state="state" />
     <RolesPanel :roles="state.roles" :card="state.run.card" />
     <section v-if="remarks.length > 0 || off.length > 0">
       <h2 class="label">Before it is closed</h2>
@@ -61,7 +65,7 @@ const today = useToday(
         >
       </p>
     </section>
-    <section v-if="state.finding.word !== 'fault-found'">
+    <section v-if="state.finding.word !== 'fault-found' || someGood">
       <h2 class="label">What a pass does not prove</h2>
       <p v-for="one in notProvedWords(state, figures)" :key="one.head">
         <strong>{{ one.head }}</strong> {{ one.text }}

@@ -8,6 +8,7 @@ import { useFigures } from '../words/figures'
 import { cautionFoot, cautionWords } from '../words/kinds'
 import { checkPoints, pairLabel } from '../words/points'
 import { remarkWords } from '../words/remarks'
+import ItemPiles from './ItemPiles.vue'
 import RolesPanel from './RolesPanel.vue'
 
 /** What it means: checks between readings, remarks that do not hold, what the complaint points at, cautions. */
@@ -100,6 +101,7 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
 <template>
   <aside class="meaning" aria-label="What it means" tabindex="0">
     <RolesPanel v-if="bench.state" :roles="bench.state.roles" :card="bench.state.run.card" />
+    <ItemPiles v-if="bench.state" :state="bench.state" />
     <section v-for="sum in sums" :key="sum.id">
       <h2 class="label">Between readings</h2>
       <p class="names">

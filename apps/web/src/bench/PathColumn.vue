@@ -22,7 +22,7 @@ const groups = computed(() => {
     const { group, coil } = one.step
     const key = keyOf(one)
     const winding = bench.run?.card.windings.find(({ id }) => id === coil)
-    const title = winding ? capital(winding.label) : groupWords[group]
+    const title = winding ? capital(winding.label) : coil === undefined ? groupWords[group] : capital(label(one))
     const known = found.get(key) ?? { key, title, steps: [] }
     known.steps.push(one)
     found.set(key, known)
@@ -83,7 +83,7 @@ function value(one: StepState): string {
               <span class="words"
                 ><template v-for="(piece, i) in pieces(one)" :key="i">{{ piece }}<wbr /></template
               ></span>
-              <span class="n">{{ one.status === 'again' ? 'again' : value(one) }}</span>
+              <span class="n">{{ one.length ? 'length?' : one.status === 'again' ? 'again' : value(one) }}</span>
             </button>
           </li>
         </ul>

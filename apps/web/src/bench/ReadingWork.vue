@@ -6,7 +6,7 @@ import VerdictMark from '../drawings/VerdictMark.vue'
 import type { Line } from '../reading/line'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
-import { besideWords } from '../words/beside'
+import { besideWords, perLengthWords } from '../words/beside'
 import { forecastWords } from '../words/forecast'
 import { readingInstruction } from '../words/instruction'
 import { movedIn } from '../words/lines'
@@ -36,7 +36,11 @@ const caption = computed(() => {
   return bench.doing.mistyped ? 'what does the meter show?' : 'lift the probes, then touch again'
 })
 const instruction = computed(() =>
-  bench.run && bench.check ? readingInstruction(bench.run.card, bench.check, bench.meter, figures, bench.saidRpm) : '',
+  bench.isLength
+    ? 'Type how long it is, as 0.38 or 20.5 in: it is judged by its length.'
+    : bench.run && bench.check
+      ? readingInstruction(bench.run.card, bench.check, bench.meter, figures, bench.saidRpm)
+      : '',
 )
 /** what the display should show, before the step is read */
 const forecast = computed(() => {
@@ -54,7 +58,9 @@ const ticks = computed(() =>
   shown.value && bench.run && bench.state ? ticksBeside(shown.value, bench.run, bench.state) : [],
 )
 const besides = computed(() =>
-  shown.value && bench.run && !isOther.value ? besideWords(bench.run, shown.value, figures) : [],
+  shown.value && bench.run && !isOther.value
+    ? [...besideWords(bench.run, shown.value, figures), ...perLengthWords(shown.value, figures)]
+    : [],
 )
 const aim = computed(() => shown.value && bench.state && sumAim(shown.value, bench.state, figures))
 const spoken = computed(() => {

@@ -8,7 +8,15 @@ import { titleLead, type Again } from '../words/title'
 
 /** What to do now, biggest on the screen: the quantity, the points; heard with it, what reads it. The wires named are underlined in their
  *  colours. */
-const props = defineProps<{ step: Step; card: Card; again: Again; meter?: string; level?: 1 | 2 }>()
+const props = defineProps<{
+  step: Step
+  card: Card
+  again: Again
+  meter?: string
+  level?: 1 | 2
+  /** its length is asked, not its ohms */
+  byLength?: boolean
+}>()
 const figures = useFigures()
 const pair = computed(() =>
   props.step.kind === 'reading'
@@ -21,9 +29,11 @@ const check = computed(() =>
     : undefined,
 )
 const lead = computed(() =>
-  props.step.kind === 'reading' && check.value
-    ? `${titleLead(check.value, props.step.point, props.again, figures)}:`
-    : '',
+  props.step.kind === 'reading' && props.byLength
+    ? 'Length:'
+    : props.step.kind === 'reading' && check.value
+      ? `${titleLead(check.value, props.step.point, props.again, figures)}:`
+      : '',
 )
 /** a step without a pair, or with more to it, is named by its check */
 const place = computed(() => {

@@ -49,7 +49,7 @@ function slipOf(entry: Entry): Slip {
     side: 'other' as const,
     struck: gone !== undefined,
   }
-  const how = gone ? goneWords[gone.how] + (gone.by.kind === 'take-back' ? `: ${gone.by.reason}` : '') : ''
+  const how = gone ? goneSaid(gone) : ''
   switch (entry.kind) {
     case 'reading': {
       const evaluation = bench.evaluationOf(entry.id)
@@ -136,6 +136,12 @@ function slipOf(entry: Entry): Slip {
     default:
       return { ...base, head: entry.kind }
   }
+}
+
+/** Why it is out of use; what was entered again says it better than that it was mistyped. */
+function goneSaid({ how, by }: { how: keyof typeof goneWords; by: Entry }): string {
+  if (by.kind === 'take-back') return `${goneWords[how]}: ${by.reason}`
+  return (how === 'mistyped' && by.kind === 'reading' && by.reading.reason) || goneWords[how]
 }
 
 /** The figures of a reference, as many as fit on a slip. */

@@ -17,7 +17,7 @@ export function useShownReading(line: () => Line | null) {
   const live = computed<Evaluation | undefined>(() => {
     const { run, check, state } = bench
     const typed = line()
-    if (!typed || !run || !check || bench.current?.step.kind !== 'reading') return undefined
+    if (!typed || !run || !check || bench.isLength || bench.current?.step.kind !== 'reading') return undefined
     const made = bench.readingOf(keptText(typed))
     if ('problem' in made || (made.reading.kind !== 'value' && made.reading.kind !== 'spread')) return undefined
     const entry = {
@@ -44,6 +44,8 @@ export function useShownReading(line: () => Line | null) {
 
   const digits = computed(() => {
     const typed = line()
+    // behind an @ the prefix would stand with the wrong figure
+    if (typed?.text.includes('@')) return keptText(typed)
     if (typed) return typed.text === '' ? ' ' : typed.text
     return shown.value ? takenParts(shown.value, figures).digits : '–'
   })

@@ -4,7 +4,6 @@ import { lookWords, placeWords } from '../words/kinds'
 import { workPlace } from '../words/works'
 import type { useQuestions } from './useQuestions'
 
-const orderWords = { tests: 'test by test', coils: 'coil by coil' } as const
 /** What hands do oftenest; their digits stay where they are. */
 const offered = ['cleaned', 'reflowed', 'spliced', 'lifted', 'unsoldered', 'soldered', 'fixed', 'ran']
 
@@ -76,6 +75,8 @@ export function useWorkDone(ask: ReturnType<typeof useQuestions>['ask'], tell: (
     const places = run.card.checks.some(({ where }) => where !== undefined) ? (['machine', 'bench'] as const) : []
     const plan = steps.map(({ step }) => step)
     const orders = worksByCoil(plan, state.prepared) ? (['tests', 'coils'] as const) : []
+    const ofLeads = run.card.checks.some(({ kind }) => kind === 'per-length')
+    const orderWords = { tests: 'test by test', coils: ofLeads ? 'lead by lead' : 'coil by coil' }
     const offers = [...places.map((one) => placeWords[one]), ...orders.map((one) => orderWords[one])]
     if (offers.length === 0)
       return tell('This card is worked in one place and one order; go where you like with up, down or p.')

@@ -12,7 +12,7 @@ import CardChoice from './CardChoice.vue'
 import { familySaid } from './said'
 import SketchFields from './SketchFields.vue'
 import { takeInKeys } from './queueKeys'
-import { mostAtOnce, useTakingIn } from './useTakingIn'
+import { mostAtOnce, mostItems, useTakingIn } from './useTakingIn'
 
 /** Takes a part in: card, tag, condition, complaint, words. Enter goes from one to the next and keeps at the end. */
 defineProps<{ startWith?: string }>()
@@ -20,8 +20,8 @@ const emit = defineEmits<{ done: [id: string | null, tray?: string] }>()
 const text = ref('')
 const panel = ref<HTMLElement>()
 const form = useTakingIn((id, tray) => emit('done', id, tray))
-const { card, sketch, variants, tag, serial, variant, history, complaint, words, count, typedCount, problem, ready } =
-  form
+const { card, sketch, variants, tag, serial, variant, history, complaint, words } = form
+const { cardItems, items, typedItems, count, typedCount, problem, ready } = form
 const histories = (['used', 'new', 'rewound'] satisfies History[]).map((value) => ({
   value,
   label: historyWords[value],
@@ -102,6 +102,14 @@ useScreenKeys(takeInKeys, () => 'takingIn', { keep: () => form.keep(), leave })
         data-onward
         label="which of them"
         :options="variantChoices"
+      />
+      <CountField
+        v-if="cardItems !== undefined && card"
+        v-model="items"
+        v-model:typed="typedItems"
+        label="how many in it"
+        :min="1"
+        :max="mostItems"
       />
       <CountField v-model="count" v-model:typed="typedCount" label="how many alike" :min="1" :max="mostAtOnce" />
       <TextField v-model="words" class="wide" data-onward label="in their own words" :longest="2000" />

@@ -24,7 +24,7 @@ export function useLastStep(unit: () => QueueUnit | undefined) {
   const step = computed<Step | undefined>(() => {
     const one = unit()
     if (!card.value || !one) return undefined
-    return planSteps(prepareCard(card.value, one.variant)).find(({ id }) => id === one.standing?.step)
+    return planSteps(prepareCard(card.value, one)).find(({ id }) => id === one.standing?.step)
   })
   const ring = computed<string[]>(() => (step.value?.kind === 'reading' ? (step.value.point.pair ?? []) : []))
   const plug = computed(() =>

@@ -12,6 +12,10 @@ import { useQueue } from '../store/queue'
 import { useShop } from '../store/shop'
 import { terminalsOf, type Sketch } from './sketch'
 
+/** As many items as one part has: the leads of a set. */
+export const mostItems = 200
+const isItems = (many: number | undefined): boolean => many !== undefined && many >= 1 && many <= mostItems
+
 /** As many parts alike as go onto one tray. */
 export const mostAtOnce = 60
 
@@ -24,6 +28,10 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
   /** a part without a card is measured first */
   const sketch = ref<Sketch>()
   const variants = ref<Card['variants']>([])
+  /** as many items as the card says: leads of a set */
+  const cardItems = ref<number>()
+  const items = ref<number>()
+  const typedItems = ref<number>()
   const tag = ref(shop.nextTag)
   const serial = ref('')
   const variant = ref('')
@@ -48,14 +56,19 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
     sketch.value = undefined
     variant.value = ''
     variants.value = []
+    cardItems.value = items.value = typedItems.value = undefined
     const view = await ask<CardView>(`/cards/${row.id}`).catch(() => undefined)
     if (!view || card.value?.id !== row.id) return
     variants.value = view.card.variants
+    cardItems.value =
+      items.value =
+      typedItems.value =
+        view.card.checks.find((check) => check.items !== undefined)?.items
     await keepCard(view.card)
   }
 
   function unchoose(): void {
-    card.value = sketch.value = undefined
+    card.value = sketch.value = cardItems.value = undefined
     variants.value = []
   }
 
@@ -86,6 +99,8 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
     if (tag.value.trim() === '') problem.value = 'A part needs a tag.'
     else if (many === undefined || many < 1 || many > mostAtOnce)
       problem.value = `From 1 to ${mostAtOnce} parts go onto one tray.`
+    else if (cardItems.value !== undefined && !isItems(typedItems.value))
+      problem.value = `From 1 to ${mostItems} items are read of one part.`
     else if (by === undefined) problem.value = 'Choose who is at the bench first.'
     else {
       const on = cardOf()
@@ -105,6 +120,9 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
           tag: next,
           ...(serial.value.trim() === '' || many > 1 ? {} : { serial: serial.value.trim() }),
           ...(variant.value === '' ? {} : { variant: variant.value }),
+          ...(typedItems.value === undefined || typedItems.value === cardItems.value
+            ? {}
+            : { items: typedItems.value }),
           history: history.value,
           complaint: [complaint.value],
           words: words.value.trim(),
@@ -124,6 +142,9 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
     card,
     sketch,
     variants,
+    cardItems,
+    items,
+    typedItems,
     tag,
     serial,
     variant,

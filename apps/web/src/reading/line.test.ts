@@ -43,3 +43,13 @@ describe('the typed line', () => {
     expect([isBare('318'), isBare('~318'), isBare('318 Ω'), isBare('OL')]).toEqual([true, true, false, false])
   })
 })
+
+test('the prefix on the line belongs to the figure, also where something stands behind it', () => {
+  const kept = (text: string, prefix = 'k') => keptText({ ...emptyLine, text, prefix })
+  expect(kept('3.62')).toBe('3.62k')
+  expect(kept('3.62 @ 0.64')).toBe('3.62k @ 0.64')
+  expect(kept('3.62@0.64')).toBe('3.62k @0.64')
+  expect(kept('3.62M @ 0.64')).toBe('3.62M @ 0.64')
+  expect(kept('43.4 @ 2570 rpm', '')).toBe('43.4 @ 2570 rpm')
+  expect(kept('OL @ 20M')).toBe('OL @ 20M')
+})

@@ -51,6 +51,10 @@ function followingPrefix(prefix: string): string {
   return prefixOrder[(prefixOrder.indexOf(prefix) + 1) % prefixOrder.length] ?? ''
 }
 
-/** The text that is kept: what was shown, prefix and all. */
-export const keptText = (line: Line): string =>
-  isBare(line.text) ? `${line.text.trim()}${line.prefix}` : line.text.trim()
+/** The text that is kept: what was shown, prefix and all; the prefix belongs to the figure, not to what stands behind its `@`. */
+export function keptText({ text, prefix }: Line): string {
+  const at = text.indexOf('@')
+  const figure = at < 0 ? text : text.slice(0, at)
+  if (!isBare(figure)) return text.trim()
+  return at < 0 ? `${figure.trim()}${prefix}` : `${figure.trim()}${prefix} ${text.slice(at).trim()}`
+}

@@ -1,6 +1,8 @@
 import {
+  parseReading,
   typedReading,
   voltsOverAmps,
+  withUnit,
   type ConditionWords,
   type Conditions,
   type EntryBody,
@@ -41,6 +43,10 @@ interface TypedInto {
   /** the speed that was last said */
   rpm: () => number | undefined
   words: () => ConditionWords
+  /** what is typed is the length of the item in hand */
+  isLength: () => boolean
+  /** the readings of one item that stand */
+  ofItem: (index: number | undefined) => Evaluation[]
   /** a reading on the tape */
   readingOf: (id: string | undefined) => Reading | undefined
   add: (body: EntryBody) => void
@@ -61,7 +67,7 @@ export function useTyping(into: TypedInto) {
   function keepTyped(text: string): LineProblem | null {
     const step = into.current()?.step
     if (!step) return null
-    if (step.kind === 'reading') return keepReading(text)
+    if (step.kind === 'reading') return into.isLength() ? keepLength(text) : keepReading(text)
     if (!isPlain(step.kind)) return null
     const made = plainEntry(step.kind, text, {
       ...into.typing(),
@@ -128,6 +134,22 @@ export function useTyping(into: TypedInto) {
     const made = readingOf(text, replaces(methodOf(text)))
     if ('problem' in made) return made.problem
     keep(made.reading)
+    return null
+  }
+
+  /** The length of an item, put to every reading of it that has none: how it is bent changes nothing of that. */
+  function keepLength(text: string): ReadingProblem | null {
+    const { decimalComma, units } = into.typing()
+    const step = into.current()?.step
+    const xText = withUnit(text.replace(/^\s*@/, '').trim(), 'length', units, decimalComma)
+    const { kind, value: x, problem } = parseReading({ text: xText, quantity: 'length', decimalComma })
+    if (kind !== 'value' || x === undefined || x <= 0 || step?.kind !== 'reading') return problem ?? 'number'
+    for (const { entry } of into.ofItem(step.point.index).filter((one) => one.entry.reading.x === undefined))
+      into.add({
+        kind: 'reading',
+        check: entry.check,
+        reading: { ...entry.reading, x, xText, supersedes: entry.id, mistyped: true, reason: 'its length' },
+      })
     return null
   }
 

@@ -88,6 +88,7 @@ export const useBench = defineStore('bench', () => {
     current: () => current.value,
     meter: () => hand.meter.value,
     person: () => shop.person?.id ?? '',
+    again: () => doing.value !== null,
   })
   /** what the step that is open is read in */
   const wanted = (): Quantity => (current.value?.step.kind === 'supply' ? 'voltage' : facts.quantity.value)
@@ -104,6 +105,13 @@ export const useBench = defineStore('bench', () => {
         ? undefined
         : state.value?.tape.readings.findLast(({ reading }) => reading.index === index)?.reading.x,
     rpm: () => saidRpm.value,
+    isLength: () => facts.isLength.value,
+    ofItem: (index) =>
+      (state.value?.checks ?? []).flatMap(({ points }) =>
+        points.flatMap(({ evaluation }) =>
+          evaluation?.check.kind === 'per-length' && evaluation.entry.reading.index === index ? [evaluation] : [],
+        ),
+      ),
     readingOf: (id) => evaluationOf(id)?.entry.reading,
     words: () => conditionWordsOf(run.value?.card ?? { checks: [] }),
     add: (body) => {

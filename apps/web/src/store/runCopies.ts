@@ -47,12 +47,12 @@ async function runHere(unit: QueueUnit, body: NewRun, shop: ReturnType<typeof us
     throw new Error(
       'The server is away and this browser has no copy of the card. Open the card once while the server is there.',
     )
-  const { id, tag, serial, variant, history, complaint, words } = unit
+  const { id, tag, serial, items, variant, history, complaint, words } = unit
   return {
     format: 'sure-spool/run',
     version: 1,
     id: body.id,
-    unit: plain({ id, tag, serial, variant, history, complaint, words }),
+    unit: plain({ id, tag, serial, items, variant, history, complaint, words }),
     card,
     rule: shop.settings.rule,
     instruments: plain(shop.instruments),

@@ -23,26 +23,47 @@ interface Standing {
   current: () => StepState | undefined
   meter: () => Instrument | undefined
   person: () => string
+  /** it is being taken again */
+  again: () => boolean
 }
 
 /** What there is to know of the step that is open: its check and limit, the range to ask for, what must be said before it is touched. */
-export function stepFacts({ state, current, meter, person }: Standing) {
+export function stepFacts({ state, current, meter, person, again }: Standing) {
   const check = computed<PreparedCheck | undefined>(() => {
     const step = current()?.step
     return step && 'check' in step && step.check !== undefined ? state()?.prepared.checks.get(step.check) : undefined
   })
-  const quantity = computed<Quantity>(() => (check.value && quantityOf(check.value)) ?? 'resistance')
+  /** what is typed is the item's length, not its ohms */
+  const isLength = computed(() => current()?.length === true && !again())
+  const quantity = computed<Quantity>(() =>
+    isLength.value ? 'length' : ((check.value && quantityOf(check.value)) ?? 'resistance'),
+  )
   const limit = computed<PreparedLimit | undefined>(() => {
     const { tape, run } = state() ?? {}
     if (!tape || !run) return undefined
     const last = tape.entries.at(-1)
     return check.value?.limits[last ? tape.history(last) : run.unit.history][0]
   })
+  /** of what is judged by its length, as much as a metre has: about what one item reads, and no less */
+  const aMetre = computed(() => {
+    const stated = limit.value?.stated
+    return stated === undefined || stated === 'derived' || stated.kind !== 'perMetre'
+      ? undefined
+      : stated.value * (1 + stated.tolerancePct / 100)
+  })
+  const tooLow = computed(() => {
+    const read = current()?.point?.evaluation
+    return read?.reason === 'range-too-low' ? read : undefined
+  })
   const rangeFigure = computed(() => {
-    const { max, min } = limit.value?.band ?? {}
+    const { max = aMetre.value, min } = limit.value?.band ?? {}
     const expected = limit.value?.expectOpen ? limit.value.expectOpen.atLeast * 10 : (max ?? min)
     if (expected === undefined) return null
     const ranges = rangesFor(meter(), quantity.value).map((one) => one.fullScale)
+    // what ran over is read on a higher one
+    const { bound } = tooLow.value ?? {}
+    const higher = bound === undefined ? undefined : ranges.find((one) => one > bound)
+    if (higher !== undefined) return higher
     return chooseRange({ ranges, expectedMax: expected }) ?? ranges.at(-1) ?? null
   })
   /** the range to ask for on a meter ranged by hand, as `20 MΩ`; empty on one that ranges by itself, or has none for it */
@@ -56,8 +77,8 @@ export function stepFacts({ state, current, meter, person }: Standing) {
   /** the prefix in which this step's figure is spoken of */
   const prefix = computed(() => {
     // a prefix nobody gave must never turn a short into a pass
-    if (limit.value?.expectOpen || check.value?.kind === 'insulation') return ''
-    const expected = expectedOf(limit.value?.band ?? {})
+    if (isLength.value || limit.value?.expectOpen || check.value?.kind === 'insulation') return ''
+    const expected = expectedOf(limit.value?.band ?? {}) ?? aMetre.value
     return expected === undefined || expected < 1 ? '' : prefixFor(expected, quantity.value)
   })
   /** the reading that this step wants next, as it would be taken now */
@@ -88,5 +109,5 @@ export function stepFacts({ state, current, meter, person }: Standing) {
     if (!told) return undefined
     return { ...told, resolution: rangeOf(meter(), told.quantity, told.value ?? 0)?.resolution }
   })
-  return { check, quantity, limit, rangeFigure, rangeAsked, rangeInUse, prefix, next, setUp, forecast }
+  return { check, isLength, quantity, limit, rangeFigure, rangeAsked, rangeInUse, prefix, next, setUp, forecast }
 }

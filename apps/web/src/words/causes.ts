@@ -1,4 +1,4 @@
-import { sideOf, type Card, type Cause, type Evaluation, type RunState } from '@sure-spool/core'
+import { byItsLength, sideOf, type Card, type Cause, type Evaluation, type RunState } from '@sure-spool/core'
 import { capital, inWords } from './capital'
 import type { Figures } from './figures'
 import { lookWords } from './kinds'
@@ -179,9 +179,15 @@ function itemWords(state: RunState, index: string, figures: Figures): string {
     )?.evaluation
   if (one?.reason === 'open-circuit') return `${what} ${index} open.`
   if (one?.reason === 'unsteady')
-    return (one.entry.reading.drops ?? 0) > 0 ? `${what} ${index} drops out.` : `${what} ${index} unsteady.`
+    return `${what} ${index} ${(one.entry.reading.drops ?? 0) > 0 ? 'drops out' : 'unsteady'}${placeSaid(one)}.`
+  const ohms = one && byItsLength(one)
+  if (one && ohms)
+    return `${what} ${index} ${sideOf(one)} for its length: ${figures.bound(Number(ohms.metre.toPrecision(3)))}/m.`
   return `${what} ${index}${figureWords(one, figures)}.`
 }
+
+const placeSaid = ({ entry: { reading } }: Evaluation): string =>
+  reading.where === undefined ? '' : ` at ${reading.where}`
 
 function seenWords(state: RunState, place: string): string {
   const look = state.tape.entries.findLast((one) => one.kind === 'look' && one.place === place)

@@ -24,7 +24,7 @@ const said = (
 
 describe('what goes with a reading', () => {
   test('a lead’s length, a place on a curve, the volts of an insulation test', () => {
-    expect(said('per-length')).toContain('Type the ohms, then @ and the length: 2.31k @ 0.41.')
+    expect(said('per-length')).toContain('Type the ohms; the length behind an @, as 2.31k @ 0.41, or at the end.')
     expect(said('curve')).toContain('Another place: type it behind an @.')
     expect(said('insulation')).toContain('Type the volts with the ohms: 500V 2.1G.')
     expect(said('resistance')).not.toContain('@')

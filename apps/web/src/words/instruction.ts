@@ -39,7 +39,7 @@ export function readingInstruction(
   const under = conditionWords(card, check.conditions, figures).join(', ')
   return [
     place === 'length'
-      ? 'Type the ohms, then @ and the length: 2.31k @ 0.41.'
+      ? 'Type the ohms; the length behind an @, as 2.31k @ 0.41, or at the end.'
       : place === undefined
         ? ''
         : 'Another place: type it behind an @.',

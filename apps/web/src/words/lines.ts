@@ -52,6 +52,12 @@ export interface FoundLine {
   side: 'high' | 'low' | 'other'
 }
 
+/** Entered again with what was missing, its length or one more drop: nothing was read that the later entry does not say. */
+function isSupplemented({ entry }: Evaluation, { tape }: RunState): boolean {
+  const gone = tape.gone.get(entry.id)
+  return gone?.how === 'mistyped' && gone.by.kind === 'reading' && gone.by.reading.text === entry.reading.text
+}
+
 /** Every reading in the order taken; `all` with those that are out of use. */
 export function foundLines(state: RunState, all: boolean, figures: Figures): FoundLine[] {
   const standing = new Set(
@@ -67,7 +73,7 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
   const joinedTo = (id: string) => state.prepared.unitGroups.find((group) => group.includes(id)) ?? [id]
   const { card } = state.run
   return [...state.evaluations.values()]
-    .filter((one) => all || standing.has(one.entry.id))
+    .filter((one) => (all && !isSupplemented(one, state)) || standing.has(one.entry.id))
     .map((evaluation) => {
       const { entry, check, pair } = evaluation
       const toFrame = pair?.includes('frame') === true

@@ -49,6 +49,7 @@ export const summarySchema = z.object({
       ),
     }),
   ),
+  items: z.array(z.object({ index: z.number(), finding: findingWordSchema })),
   relations: z.array(z.object({ id: z.string(), verdict })),
   remarks: z.array(
     z.object({

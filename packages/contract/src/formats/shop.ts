@@ -43,6 +43,7 @@ export const unitSchema = z.strictObject({
   id: idSchema,
   tag: labelSchema,
   serial: labelSchema.optional(),
+  items: z.int().min(1).max(1000).optional(),
   variant: wordSchema.optional(),
   history: historySchema,
   complaint: z.array(z.enum(complaintIds)).max(20),

@@ -10,6 +10,8 @@ export interface Run {
     id: string
     tag: string
     serial?: string
+    /** how many items it has, where that is another number than its card's: six odd leads */
+    items?: number
     variant?: string
     history: History
     complaint: ComplaintId[]

@@ -24,6 +24,7 @@ export {
   type LeadsApplied,
   type Reason,
   type TemperatureApplied,
+  byItsLength,
 } from './figure'
 export {
   limitAt,

@@ -1,12 +1,14 @@
 import type { PreparedCard } from '../judgement'
 import type { Step } from './step'
 
-/** Test by test: all ohms, then all draws; coil by coil: ohms, draw and click of one, then the next. */
+/** Test by test: all ohms, then all draws; coil by coil: ohms, draw and click of one, then the next; of a set lead by lead. */
 export type WorkOrder = 'tests' | 'coils'
 
-/** The winding that a step reads, and no other. */
+/** The winding that a step reads, and no other; of a set of leads the lead. */
 function coilOf(step: Step, { checks }: PreparedCard): string | undefined {
   const check = 'check' in step && step.check !== undefined ? checks.get(step.check) : undefined
+  if (check?.kind === 'per-length' && step.kind === 'reading' && step.point.index !== undefined)
+    return `item ${step.point.index}`
   if (!check || check.toFrame || check.touches.size !== 1) return undefined
   return [...check.touches][0]
 }

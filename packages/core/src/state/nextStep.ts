@@ -23,7 +23,9 @@ export interface NextStep {
 export function nextStep(states: StepState[], prepared: PreparedCard, tape: Tape): NextStep {
   const end = states.at(-1)?.step.id ?? 'finding'
   const open = (some: StepState[]) =>
-    some.find((one) => (one.status === 'to-do' || one.status === 'again') && !stepWaits(one.step, prepared))
+    some.find(
+      (one) => (one.status === 'to-do' || one.status === 'again') && !one.length && !stepWaits(one.step, prepared),
+    )
   const ofPlace = (one: StepState) => whereOf(one.step, prepared) === prepared.place
   const hand = handAt(states, tape)
   const at = states[hand]
@@ -38,6 +40,8 @@ export function nextStep(states: StepState[], prepared: PreparedCard, tape: Tape
     open(onward.filter(ofPlace)) ??
     open(states.filter(ofPlace)) ??
     open(onward.slice(0, -1)) ??
+    // lengths come when all was read: ohms and bending need not wait for them
+    states.find((one) => one.length) ??
     open(states)
   const leftOut = states.slice(0, hand).filter((one) => one.status === 'to-do' && !stepWaits(one.step, prepared))
   return { step: next?.step.id ?? end, leftOut: leftOut.map((one) => one.step.id) }

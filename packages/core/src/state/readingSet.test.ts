@@ -4,7 +4,7 @@ import { armatureCard, leadsCard, plainCard, plainCheck, Script, senderCard } fr
 import { readingSet } from './readingSet'
 
 const setOf = (script: Script, id: string) => {
-  const check = prepareCard(script.run.card, script.run.unit.variant).checks.get(id)
+  const check = prepareCard(script.run.card, script.run.unit).checks.get(id)
   if (!check) throw new Error(`the card has no ${id}`)
   return readingSet(script.state(), check)
 }

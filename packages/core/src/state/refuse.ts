@@ -67,7 +67,7 @@ function referenceNowhere(run: Run, entry: Entry): Refusal | null {
   // a point of a check is named behind its colon, and which points it has follows from what this unit reads
   if (entry.kind !== 'skip' || run.card.checks.some(({ id }) => entry.check === id || entry.check.startsWith(`${id}:`)))
     return null
-  return planSteps(prepareCard(run.card, run.unit.variant)).some((step) => step.id === entry.check)
+  return planSteps(prepareCard(run.card, run.unit)).some((step) => step.id === entry.check)
     ? null
     : refused('check', `names "${entry.check}", which is neither a check of this card nor a step of this run`)
 }
@@ -111,8 +111,9 @@ function readingRefusal(run: Run, checkId: string, reading: Reading): Refusal | 
   const stranger = check.kind === 'pair-matrix' ? undefined : reading.pair?.find((terminal) => !terminals.has(terminal))
   if (stranger !== undefined)
     return refused('reading.pair', `names the terminal "${stranger}", which this card does not have`)
-  if (reading.index !== undefined && check.items !== undefined && reading.index > check.items)
-    return refused('reading.index', `is ${reading.index}, and this check has ${check.items} items`)
+  const items = check.items === undefined ? undefined : (run.unit.items ?? check.items)
+  if (reading.index !== undefined && items !== undefined && reading.index > items)
+    return refused('reading.index', `is ${reading.index}, and this check has ${items} items`)
   const { supersedes } = reading
   if (supersedes !== undefined && !run.entries.some((one) => one.id === supersedes && one.kind === 'reading'))
     return refused('reading.supersedes', 'names a reading that is not on this tape; send that one first')

@@ -89,7 +89,7 @@ interface Trace {
 export function runState(given: Run, before?: RunState, order: WorkOrder = 'tests'): RunState {
   const run = withAsked(given)
   const tape = readTape(run)
-  const whole = { run, prepared: prepareCard(run.card, run.unit.variant, placeNow(tape)), tape }
+  const whole = { run, prepared: prepareCard(run.card, run.unit, placeNow(tape)), tape }
   const judgedApart = judgeAlone(whole, before?.trace.alone)
   const { bench, evaluations: alone } = judgedApart.split
   const { prepared } = bench

@@ -8,6 +8,8 @@ export interface StepState {
   status: StepStatus
   /** wanted again, and not at once: what it reads proves nothing on that range, and a higher one serves its whole set-up */
   later?: true
+  /** its length is wanted, by which it is judged; it comes last, when nothing else is open */
+  length?: true
   /** what is read here next stands beside what was: under other conditions, or after work */
   anew?: true
   point?: PointState

@@ -91,6 +91,13 @@ const tooSlow = ({ reason, evaluation }: PointState): boolean =>
   evaluation.entry.reading.conditions?.rpm !== undefined &&
   unmetCondition(evaluation.check, evaluation.entry.reading.conditions) === 'rpm'
 
+/** An item that is judged by its length, and has none yet. */
+const wantsLength = ({ evaluation }: PointState): boolean =>
+  evaluation?.check.kind === 'per-length' &&
+  evaluation.entry.reading.x === undefined &&
+  evaluation.reason !== 'range-too-low' &&
+  evaluation.check.stated.some(({ limit }) => limit !== 'derived' && limit.kind === 'perMetre')
+
 /** What failed before the part was worked on is asked again, wherever the work was (SENSE, retest-missing). */
 const isRepaired = ({ tape }: Bench, { evaluation }: PointState): boolean =>
   tape.changes.some((work) => evaluation !== undefined && stoodBefore(tape.entries, evaluation.entry, work))
@@ -118,6 +125,7 @@ function readStep(
   if (tooSlow(point)) return { step, status: 'again', later: true, anew: true, point, entry }
   if (point.verdict === 'outside' && isRepaired(bench, point))
     return { step, status: 'again', anew: true, point, entry }
+  if (wantsLength(point)) return { step, status: 'again', later: true, length: true, point, entry }
   const provesNothing = finding.open.some((one) => one.entry === entry && one.why === 'none')
   if (point.reason === 'conditions-not-met') return { step, status: 'done', anew: true, point, entry }
   if (!provesNothing || point.reason === undefined) return { step, status: 'done', point, entry }

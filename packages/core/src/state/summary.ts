@@ -3,6 +3,7 @@ import type { Conditions } from '../document'
 import type { Severity } from '../sense'
 import type { Verdict } from '../conformance'
 import type { FindingWord } from './finding'
+import { itemFindings, type ItemFinding } from './itemFindings'
 import type { RunState } from './runState'
 
 /** A run's verdicts as plain JSON: what `judge` prints, what the server stores and answers with. */
@@ -11,6 +12,8 @@ export interface Summary {
   finding: FindingWord
   causes: Cause[]
   verdicts: VerdictRow[]
+  /** of a set the finding of each item that was read */
+  items: ItemFinding[]
   relations: { id: string; verdict: Verdict }[]
   remarks: { id: string; severity: Severity; check?: string; entry?: string; answered?: true }[]
   retaken: string[]
@@ -62,6 +65,7 @@ export function summarise(state: RunState): Summary {
         }
       }),
     })),
+    items: itemFindings(state),
     relations: state.relations.map(({ relation, verdict }) => ({ id: relation.id, verdict })),
     remarks: state.remarks.map(({ id, severity, check, entry, answered }) => ({
       id,

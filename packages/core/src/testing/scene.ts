@@ -39,7 +39,7 @@ export interface Scene {
 export function sceneOf(script: Script): Scene {
   const state = script.state()
   const { run, tape, evaluations } = state
-  const prepared = prepareCard(run.card, run.unit.variant, placeNow(tape))
+  const prepared = prepareCard(run.card, run.unit, placeNow(tape))
   const all = [...evaluations.values()]
   const found = <T>(one: T | undefined, what: string): T => {
     if (one === undefined) throw new Error(`The scene has no ${what}.`)

@@ -32,7 +32,7 @@ function contactCouldGive(evaluation: Evaluation): boolean {
 /**
  * Whether an outside reading stands, or has to be read again with the probes lifted between (METHODS 4, 11.2): high ohms need
  * a second touch, by clips where the limit is under 10 Ω; a low reading needs none.
- * Of two meters the other's reading confirms, whichever came first.
+ * Of two meters the other's reading confirms, whichever came first; of a lead the same lead, bent or still; of one that moves two such.
  * @param readings all of the run; those of the same point and stage, neither mistyped nor taken back, confirm
  * @example
  * confirmationOf(scenes.low().tape, scenes.low().of('low'), scenes.low().all) // 'stands'
@@ -43,14 +43,33 @@ export function confirmationOf(tape: Tape, evaluation: Evaluation, readings: Eva
   const unsteady = evaluation.reason === 'unsteady'
   const byClips = unsteady || (evaluation.limit?.band.max ?? Infinity) < clipsBelow
   const clipped = ({ entry }: Evaluation) => entry.reading.contact === 'clips'
-  const confirmed = samePoint(tape, evaluation, readings).some(
-    (one) =>
-      (one.entry.n < evaluation.entry.n || one.instrument !== evaluation.instrument) &&
-      one.verdict === 'outside' &&
-      (unsteady ? one.reason === 'unsteady' && clipped(one) : sideOf(one) === sideOf(evaluation)),
-  )
+  const isLike = (one: Evaluation) =>
+    one.verdict === 'outside' &&
+    (unsteady ? one.reason === 'unsteady' && clipped(one) : sideOf(one) === sideOf(evaluation))
+  const confirmed =
+    samePoint(tape, evaluation, readings).some(
+      (one) => (one.entry.n < evaluation.entry.n || one.instrument !== evaluation.instrument) && isLike(one),
+    ) || sameItem(tape, evaluation, readings).filter(isLike).length >= (unsteady ? 2 : 1)
   if (confirmed && (!byClips || clipped(evaluation))) return 'stands'
   return byClips ? 'again-clips' : 'again'
+}
+
+/** The same lead of a set under another hand: still and bent. */
+const sameItem = (tape: Tape, { check, entry }: Evaluation, readings: Evaluation[]): Evaluation[] =>
+  check.kind !== 'per-length'
+    ? []
+    : readings.filter(
+        (one) =>
+          one.check !== check &&
+          one.check.kind === 'per-length' &&
+          one.entry.reading.index === entry.reading.index &&
+          wasRead(tape, one),
+      )
+
+/** Whether it was read, whatever came after it: what was mistyped or taken back was not. */
+function wasRead(tape: Tape, { entry }: Evaluation): boolean {
+  const how = tape.gone.get(entry.id)?.how
+  return how !== 'mistyped' && how !== 'taken-back'
 }
 
 /**
@@ -59,14 +78,11 @@ export function confirmationOf(tape: Tape, evaluation: Evaluation, readings: Eva
  * samePoint(scenes.retaken().tape, scenes.retaken().of('high'), scenes.retaken().all).length // 2
  */
 export function samePoint(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Evaluation[] {
-  return readings.filter((one) => {
-    const how = tape.gone.get(one.entry.id)?.how
-    return (
+  return readings.filter(
+    (one) =>
       one !== evaluation &&
       one.point === evaluation.point &&
-      how !== 'mistyped' &&
-      how !== 'taken-back' &&
-      tape.stageOf.get(one.entry.id) === tape.stageOf.get(evaluation.entry.id)
-    )
-  })
+      wasRead(tape, one) &&
+      tape.stageOf.get(one.entry.id) === tape.stageOf.get(evaluation.entry.id),
+  )
 }

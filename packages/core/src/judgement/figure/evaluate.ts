@@ -127,8 +127,10 @@ const noOthers: Evaluation['others'] = []
 /** A reading whose place nobody typed: open is open wherever it is, and a lead that moves needs no length to be bad. */
 function openOr(figured: Evaluation, reason: 'place-missing' | 'off-curve'): Evaluation {
   const alone = judgeFigure(figured, undefined)
-  const moves = alone.reason === 'unsteady' && figured.check.kind === 'per-length'
-  return alone.reason === 'open-circuit' || moves ? alone : { ...figured, reason }
+  const ofSet = figured.check.kind === 'per-length'
+  if (alone.reason === 'open-circuit' || (alone.reason === 'unsteady' && ofSet)) return alone
+  const { kind } = figured.entry.reading
+  return { ...figured, reason: ofSet && (kind === 'over' || kind === 'above') ? 'range-too-low' : reason }
 }
 
 /** No leak and no contact of a finger: METHODS 11.13, ohms. */
@@ -151,7 +153,9 @@ function ruleFor(limit: PreparedLimit | undefined, runRule: Rule): Rule {
 function pointKey(check: PreparedCheck, { reading }: ReadingEntry, pair: [string, string] | undefined): string {
   const points = pair ? pairKey(pair) : ''
   const { index = '', x = '', conditions } = reading
-  return [check.id, points, index, x, pointConditions(check, conditions)].join('|')
+  // a lead is the same lead before anybody said how long it is
+  const place = check.kind === 'per-length' ? '' : x
+  return [check.id, points, index, place, pointConditions(check, conditions)].join('|')
 }
 
 function judgeAnswer(base: Evaluation, { answer }: Reading): Evaluation {

@@ -112,7 +112,11 @@ describe('a pair joined by a winding that reads open', () => {
       )
     expect(lead('OL 40M', { index: 1 })).toMatchObject({ verdict: 'outside', reason: 'open-circuit' })
     expect(lead('OL 40M', { index: 1, x: 0.4 })).toMatchObject({ verdict: 'outside', reason: 'open-circuit' })
-    expect(lead('OL 60k', { index: 1 })).toMatchObject({ verdict: 'none', reason: 'place-missing' })
+    expect(lead('OL 60k', { index: 1 })).toMatchObject({ verdict: 'none', reason: 'range-too-low' })
+    expect(lead('6.2k', { index: 1 })).toMatchObject({ verdict: 'none', reason: 'place-missing' })
+    expect(lead('6.2k..7.9k', { index: 1 })).toMatchObject({ verdict: 'outside', reason: 'unsteady' })
+    expect(lead('6.2k..6.3k', { index: 1 })).toMatchObject({ verdict: 'none', reason: 'place-missing' })
+    expect(lead('6.2k..OL', { index: 1 })).toMatchObject({ verdict: 'outside', reason: 'unsteady' })
   })
 })
 

@@ -6,6 +6,7 @@ import {
   type History,
   type Place,
   type Relation,
+  type Run,
   type Winding,
 } from '../../document'
 import { groups } from '../../relations'
@@ -17,17 +18,18 @@ import { windingsBetween } from './windingsBetween'
 const byVariant = onceFor((_card: Card) => new Map<string, PreparedCard>())
 
 /**
- * Everything about a card that does not depend on what was read, worked out once per card object, variant and place.
+ * Everything about a card that does not depend on what was read, worked out once per card object, kind of unit and place.
  * @param card a valid card; it must not change afterwards
- * @param variant the unit's; checks that are `only` for other variants are left out, without one those for any variant stay
+ * @param unit its variant: checks that are `only` for other variants are left out, without one those for any variant stay; and its items,
+ * where it has another number of them than the card says
  * @param place where the part is; a check of the other place is not required (METHODS 11.20)
  * @example
  * prepareCard(twinCard()).checks.get('low').limits.used[0].band // { min: 286.2, max: 349.8 }
  */
-export function prepareCard(card: Card, variant = '', place: Place = 'bench'): PreparedCard {
+export function prepareCard(card: Card, { variant = '', items }: OfUnit = {}, place: Place = 'bench'): PreparedCard {
   const known = byVariant(card)
-  const key = `${place} ${variant}`
-  const prepared = known.get(key) ?? prepare(card, variant, place)
+  const key = `${place} ${items ?? ''} ${variant}`
+  const prepared = known.get(key) ?? prepare(card, { variant, items }, place)
   known.set(key, prepared)
   return prepared
 }
@@ -40,8 +42,17 @@ export function prepareCard(card: Card, variant = '', place: Place = 'bench'): P
 export const waits = ({ place }: Pick<PreparedCard, 'place'>, { where }: Pick<Check, 'where'>): boolean =>
   where !== undefined && where !== place
 
-function prepare(card: Card, variant: string, place: Place): PreparedCard {
-  const checks = card.checks.filter((check) => !check.only || check.only.includes(variant))
+/** What of a unit changes what its card asks. */
+type OfUnit = Pick<Run['unit'], 'variant' | 'items'>
+
+function prepare(
+  card: Card,
+  { variant = '', items }: { variant: string; items: number | undefined },
+  place: Place,
+): PreparedCard {
+  const ofUnit = card.checks.filter((check) => !check.only || check.only.includes(variant))
+  const checks =
+    items === undefined ? ofUnit : ofUnit.map((check) => (check.items === undefined ? check : { ...check, items }))
   const joined = groupsBy(card, card.windings)
   const groupOf = groupIn(joined)
   const prepared = checks.map(

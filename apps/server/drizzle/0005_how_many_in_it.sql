@@ -1,0 +1,1 @@
+ALTER TABLE `units` ADD `items` int;
