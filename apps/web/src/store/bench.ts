@@ -12,7 +12,7 @@ import {
   type StepState,
   type WorkOrder,
 } from '@sure-spool/core'
-import { useEventListener, useLocalStorage, useNow } from '@vueuse/core'
+import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { useMeter } from '../reading/useMeter'
@@ -27,6 +27,7 @@ import { useOutbox } from './outbox'
 import { plain } from './plain'
 import { restAlike } from './restAlike'
 import { startRun, waitingEntries } from './runCopies'
+import { saidSpeed } from './saidSpeed'
 import { useShop } from './shop'
 import { stepFacts } from './stepFacts'
 
@@ -35,9 +36,6 @@ interface Told {
   run: string
   entry: Entry
 }
-
-/** For so long a speed that was said stands for the next reading, milliseconds. */
-const freshMs = 30 * 60_000
 
 /** The run on the bench: its tape, its state as core computes it, and what is being done. */
 export const useBench = defineStore('bench', () => {
@@ -74,15 +72,7 @@ export const useBench = defineStore('bench', () => {
     const { tape } = state.value ?? {}
     return evaluationOf(tape?.readings.filter((entry) => !tape.gone.has(entry.id)).at(-1)?.id)
   })
-  const now = useNow({ interval: 15_000 })
-  /** the speed that was last said, while it is fresh: several legs are read at one speed */
-  const saidRpm = computed(() => {
-    const { tape } = state.value ?? {}
-    const said = tape?.readings.findLast(
-      (entry) => entry.reading.conditions?.rpm !== undefined && !tape.gone.has(entry.id),
-    )
-    return said && now.value.getTime() - Date.parse(said.at) < freshMs ? said.reading.conditions?.rpm : undefined
-  })
+  const saidRpm = saidSpeed(() => state.value)
   const facts = stepFacts({
     state: () => state.value,
     current: () => current.value,
