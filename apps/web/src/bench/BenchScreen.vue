@@ -159,7 +159,7 @@ useScreenKeys(
     work: doing.work,
     look: doing.look,
     place: doing.place,
-    zero: () => bench.goTo('leads'),
+    zero: () => bench.goAside('leads'),
     contact: () => bench.turnContact(),
     meter: () => bench.nextMeter(),
     flip: () => reading.value?.flip(),

@@ -53,7 +53,7 @@ const partWords = computed(() => {
       <button v-if="where" class="plain" aria-keyshortcuts="h" @click="bench.add({ kind: 'place', where: other })">
         <strong>{{ placeWords[where] }}</strong>
       </button>
-      <button class="plain" aria-keyshortcuts="z" @click="bench.goTo('leads')">
+      <button class="plain" aria-keyshortcuts="z" @click="bench.goAside('leads')">
         leads <strong class="n">{{ leadsWords.value }}</strong> {{ leadsWords.how }}
       </button>
       <button class="plain" @click="bench.goTo('temperature')">

@@ -1,7 +1,8 @@
 import {
   parseReading,
+  pointConditions,
   typedReading,
-  voltsOverAmps,
+  withMoreSaid,
   withUnit,
   type ConditionWords,
   type Conditions,
@@ -106,34 +107,32 @@ export function useTyping(into: TypedInto) {
     return place ? readingEntry(text, place, more) : { problem: 'number' }
   }
 
-  /** What this reading replaces, and why. */
-  function replaces(method?: Reading['method']): ReadingSetting {
+  /** What a reading replaces, and why: a second meter, a second method, or other conditions replace nothing. */
+  function replaces(reading: Reading | undefined): ReadingSetting {
     const { supersedes, reason, mistyped } = into.doing() ?? heldOrSecond() ?? {}
-    if (!mistyped && isByAnother(supersedes, method)) return {}
+    if (!mistyped && standsBeside(supersedes, reading)) return {}
     return {
       ...(supersedes === undefined ? {} : { supersedes, reason }),
       ...(mistyped ? { mistyped: true as const } : {}),
     }
   }
 
-  /** Volts and amperes typed for ohms are a second method. */
-  const methodOf = (text: string): Reading['method'] =>
-    into.quantity() === 'resistance' && voltsOverAmps(text.split('@')[0] ?? '', into.typing().decimalComma)
-      ? 'volts-over-amps'
-      : undefined
-
-  /** Whether a reading that counts was taken with another meter or method: two stand side by side, none replaces the other. */
-  function isByAnother(id: string | undefined, method: Reading['method']): boolean {
+  /** Whether a reading that counts was taken with another meter or method, or under other conditions: both stand, side by side. */
+  function standsBeside(id: string | undefined, reading: Reading | undefined): boolean {
     const before = into.readingOf(id)
-    if (before === undefined || into.current()?.status === 'held') return false
-    const isBoth = (one: Reading['method']) => one === 'volts-over-amps'
-    return before.instrument !== into.meter()?.id || isBoth(before.method) !== isBoth(method)
+    const check = into.check()
+    if (before === undefined || !check || into.current()?.status === 'held') return false
+    if (before.instrument !== into.meter()?.id) return true
+    if (!reading) return false
+    const isBoth = (one: Reading) => one.method === 'volts-over-amps'
+    const under = (one: Reading) => pointConditions(check, one.conditions)
+    return isBoth(before) !== isBoth(reading) || under(before) !== under(reading)
   }
 
   function keepReading(text: string): ReadingProblem | null {
-    const made = readingOf(text, replaces(methodOf(text)))
+    const made = readingOf(text)
     if ('problem' in made) return made.problem
-    keep(made.reading)
+    keep(withMoreSaid(made.reading, replaces(made.reading), into.quantity()))
     return null
   }
 
@@ -165,7 +164,7 @@ export function useTyping(into: TypedInto) {
     if (!place || place.quantity !== 'resistance') return 'A beep says something of ohms only.'
     if (meter?.beepsBelow === undefined)
       return `${meter?.name ?? 'This meter'} states no ohms under which it beeps: say so in Kit, or type the ohms.`
-    keep(beepEntry(beeps, meter.beepsBelow, place, replaces()))
+    keep(beepEntry(beeps, meter.beepsBelow, place, replaces(undefined)))
     return null
   }
 

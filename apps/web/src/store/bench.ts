@@ -16,11 +16,12 @@ import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { useMeter } from '../reading/useMeter'
-import { useTyping, type Doing } from '../reading/useTyping'
+import { useTyping } from '../reading/useTyping'
 import { playVerdict } from '../reading/verdictSound'
 import { ask, Refused } from './api'
 import { askedBeside } from './askedBeside'
 import { keepRunCopy, merged, readRunCopy } from './browserDatabase'
+import { handPlace } from './handPlace'
 import { stampNow } from './clock'
 import { newId } from './newId'
 import { useOutbox } from './outbox'
@@ -43,9 +44,8 @@ export const useBench = defineStore('bench', () => {
   const outbox = useOutbox()
   const run = shallowRef<Run>()
   const missing = ref('')
-  /** moved along the path by hand; null follows the run */
-  const cursor = ref<string | null>(null)
-  const doing = ref<Doing | null>(null)
+  const place = handPlace(() => current.value)
+  const { cursor, doing, goTo } = place
   const serverSays = ref<{ count: number; finding: string }>()
   const hand = useMeter(
     () => run.value,
@@ -113,7 +113,7 @@ export const useBench = defineStore('bench', () => {
 
   function show(fresh: Run): void {
     const here = run.value?.id === fresh.id ? run.value.entries : []
-    if (run.value?.id !== fresh.id) cursor.value = doing.value = null
+    if (run.value?.id !== fresh.id) place.leave()
     run.value = { ...fresh, entries: merged(here, fresh.entries) }
     missing.value = ''
   }
@@ -171,7 +171,7 @@ export const useBench = defineStore('bench', () => {
     outbox.put({ id: entry.id, kind: 'entry', run: run.value.id, body: entry, ...(second ? { second } : {}) })
     run.value = { ...run.value, entries: [...run.value.entries, entry] }
     tabs?.postMessage({ run: run.value.id, entry } satisfies Told)
-    cursor.value = doing.value = null
+    place.added(body)
     return entry
   }
 
@@ -193,11 +193,6 @@ export const useBench = defineStore('bench', () => {
   function stepOfEntry(entryId: string): StepState['step'] | undefined {
     const evaluation = evaluationOf(entryId)
     return steps.value.find((one) => 'check' in one.step && one.step.check === evaluation?.check.id)?.step
-  }
-
-  const goTo = (id: string | null): void => {
-    doing.value = null
-    cursor.value = id
   }
 
   const beside = askedBeside({
@@ -251,6 +246,7 @@ export const useBench = defineStore('bench', () => {
     add,
     takeAgain,
     goTo,
+    goAside: place.goAside,
     ...beside,
     ...rest,
     move,

@@ -27,6 +27,7 @@ export {
   byItsLength,
 } from './figure'
 export {
+  pointConditions,
   limitAt,
   pairKey,
   prepareCard,

@@ -12,7 +12,7 @@ export {
   type FormatOptions,
   type FormattedFigure,
 } from './format'
-export { beepReading, textMismatch, typedReading, type ReadingSetting } from './typedReading'
+export { beepReading, textMismatch, typedReading, withMoreSaid, type ReadingSetting } from './typedReading'
 export { parseKindLimit } from './parseKindLimit'
 export { inOhms, type OhmPrefix } from './inOhms'
 export { conditionWordsOf, typedConditions, type ConditionWords, type TypedConditions } from './typedConditions'

@@ -45,6 +45,19 @@ export function typedReading(
 }
 
 /**
+ * The same reading with more said of it: what it replaces, and why. What was parsed of it is kept.
+ * @param quantity what its text was read as
+ * @example
+ * withMoreSaid({ taken: 'typed', text: '322', decimalComma: false, kind: 'value', value: 322 }, { reason: 'taken again' }, 'resistance').reason
+ * // 'taken again'
+ */
+export function withMoreSaid(reading: Reading, more: ReadingSetting, quantity: Quantity): Reading {
+  const said = { ...reading, ...more }
+  if (reading.method === undefined) rememberParsed(said, quantity, parsedText(reading, quantity))
+  return said
+}
+
+/**
  * What a beeper says: under its threshold, or over it. It is no figure, and none is put in its place.
  * @param beepsBelow ohms under which the meter's beeper sounds
  * @example
