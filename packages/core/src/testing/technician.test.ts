@@ -58,7 +58,9 @@ describe.each(cards.map((card) => [card.name.model, card] as const))('a simulate
   })
 })
 
-const framed = cards.filter(({ checks }) => checks.some(({ at }) => 'each' in at && at.to === 'frame'))
+const framed = cards.filter(({ checks }) =>
+  checks.some(({ at, required }) => required && 'each' in at && at.to === 'frame'),
+)
 test.each(framed.map((card) => [card.name.model, card] as const))(
   'a simulated %s with a leak to frame is found by its ground test',
   (_model, card) => {
