@@ -23,6 +23,9 @@ const retakenBecause = (entry: string) => {
   const by = props.state.tape.gone.get(entry)?.by
   return (by?.kind === 'reading' && by.reading.reason) || 'taken again'
 }
+/** how it was taken, and what it did, behind its name */
+const saidBeside = ({ under, evaluation }: FoundLine) =>
+  [under, takenParts(evaluation, figures).moves ?? ''].map((one) => (one === '' ? '' : `, ${one}`)).join('')
 /** what was seen last at each place: an earlier look there is superseded */
 const looks = computed(() => [
   ...new Map(entriesThatStand(props.state.tape, 'look').map((look) => [look.place, look])).values(),
@@ -44,10 +47,8 @@ const looks = computed(() => [
         <VerdictMark :mark="line.held ? 'none' : line.evaluation.verdict" :side="line.side" />
         <span class="what"
           ><strong>{{ line.points }}</strong
-          ><template v-if="line.under"> {{ line.under }}</template
-          ><template v-if="takenParts(line.evaluation, figures).moves">
-            {{ takenParts(line.evaluation, figures).moves }}</template
-          ><small
+          >{{ saidBeside(line)
+          }}<small
             >{{ line.label }}; {{ reasonLine(line.evaluation, figures)
             }}<template v-if="line.held">; held</template></small
           ></span

@@ -28,7 +28,7 @@ const piles = computed(() => {
 <style scoped>
 .pile {
   display: grid;
-  grid-template-columns: 26px minmax(0, 1fr);
+  grid-template-columns: 34px minmax(0, 1fr);
   gap: 6px;
   align-items: start;
 }

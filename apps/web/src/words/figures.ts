@@ -68,7 +68,7 @@ export function takenParts(evaluation: Evaluation, figures: Figures): TakenParts
   const quantity = evaluation.quantity ?? 'resistance'
   if (reading.kind === 'answer') return { digits: reading.answer ?? '', unit: '' }
   if (reading.kind === 'spread' && reading.low !== undefined && reading.high !== undefined)
-    return { digits: `${figures.bound(reading.low, quantity)}–${figures.bound(reading.high, quantity)}`, unit: '' }
+    return spreadParts(figures.bound(reading.low, quantity), figures.bound(reading.high, quantity))
   if (reading.kind === 'spread' && reading.low !== undefined) {
     const drops = dropWords(reading.drops)
     return { digits: figures.bound(reading.low, quantity), unit: '', ...(drops === '' ? {} : { moves: drops }) }
@@ -82,6 +82,15 @@ export function takenParts(evaluation: Evaluation, figures: Figures): TakenParts
 }
 
 const dropWords = (drops = 1): string => (drops > 1 ? `drops out ${drops} times` : drops === 1 ? 'drops out' : '')
+
+/** Both ends of a spread; where they have one unit it stands once. */
+function spreadParts(low: string, high: string): TakenParts {
+  const [[from = '', unit = ''], [to = '', other = '']] = [low, high].map((one) => one.split('\u2009')) as [
+    string[],
+    string[],
+  ]
+  return unit === other ? { digits: `${from}–${to}`, unit } : { digits: `${low}–${high}`, unit: '' }
+}
 
 /** `takenParts` as one text. */
 export function takenText(evaluation: Evaluation, figures: Figures): string {

@@ -37,8 +37,10 @@ export function nextReading(
       ...(Object.fromEntries(Object.entries(place).filter(([, value]) => value !== undefined)) as typeof place),
     },
   }
-  const stage = tape.stageOf.get(tape.entries.at(-1)?.id ?? '') ?? 0
-  const bench: Bench = { run, prepared, tape: { ...tape, stageOf: new Map([...tape.stageOf, ['next', stage]]) } }
+  // as every entry before the first work, it has no stage before that
+  const stage = tape.stageOf.get(tape.entries.at(-1)?.id ?? '')
+  const stageOf = stage === undefined ? tape.stageOf : new Map([...tape.stageOf, ['next', stage]])
+  const bench: Bench = { run, prepared, tape: { ...tape, stageOf } }
   const evaluation = evaluate(bench, entry)
   return evaluation && { bench, evaluation }
 }
