@@ -25,7 +25,7 @@ test('05: a tight liner, and nothing to judge by; in place, one wire lifted, its
   await expect(bench.page.getByRole('navigation', { name: 'Path' })).toContainText('To refitupper wire')
   await bench.goTo('upper wire and lower wire')
   await bench.type('57-61')
-  await expect(bench.tape).toContainText('57 Ω–61 Ω')
+  await expect(bench.tape).toContainText('57–61Ω')
   // typed at the step that came: no bare metal reads so much, and nothing is kept
   await bench.type('59.2')
   await expect(bench.page.getByRole('alert')).toContainText('Nothing was kept of “59.2”')

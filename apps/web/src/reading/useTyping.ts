@@ -1,6 +1,7 @@
 import {
   parseReading,
   pointConditions,
+  quantityOf,
   typedReading,
   withMoreSaid,
   withUnit,
@@ -68,7 +69,7 @@ export function useTyping(into: TypedInto) {
   function keepTyped(text: string): LineProblem | null {
     const step = into.current()?.step
     if (!step) return null
-    if (step.kind === 'reading') return into.isLength() ? keepLength(text) : keepReading(text)
+    if (step.kind === 'reading') return into.isLength() && !isWhole(text) ? keepLength(text) : keepReading(text)
     if (!isPlain(step.kind)) return null
     const made = plainEntry(step.kind, text, {
       ...into.typing(),
@@ -82,6 +83,14 @@ export function useTyping(into: TypedInto) {
     return null
   }
 
+  /** A figure with its length behind it is a reading, also where the length alone is asked. */
+  const isWhole = (text: string) => /\d.*@/.test(text)
+  /** what the check is read in, whatever else is typed at its step */
+  const quantityNow = (): Quantity => {
+    const check = into.check()
+    return (check && quantityOf(check)) ?? into.quantity()
+  }
+
   /** Where the step that is open is read, and how; undefined on any other step. */
   function placeNow(): ReadingPlace | undefined {
     const step = into.current()?.step
@@ -91,7 +100,7 @@ export function useTyping(into: TypedInto) {
     return {
       ...into.typing(),
       check,
-      quantity: into.quantity(),
+      quantity: quantityNow(),
       point,
       x: point.x ?? into.lengthOf(point.index),
       meter: into.meter(),
@@ -132,7 +141,7 @@ export function useTyping(into: TypedInto) {
   function keepReading(text: string): ReadingProblem | null {
     const made = readingOf(text)
     if ('problem' in made) return made.problem
-    keep(withMoreSaid(made.reading, replaces(made.reading), into.quantity()))
+    keep(withMoreSaid(made.reading, replaces(made.reading), quantityNow()))
     return null
   }
 

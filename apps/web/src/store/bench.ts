@@ -81,7 +81,7 @@ export const useBench = defineStore('bench', () => {
     again: () => doing.value !== null,
   })
   /** what the step that is open is read in */
-  const wanted = (): Quantity => (current.value?.step.kind === 'supply' ? 'voltage' : facts.quantity.value)
+  const wanted = (): Quantity => (current.value?.step.kind === 'supply' ? 'voltage' : facts.measured.value)
   const typing = useTyping({
     current: () => current.value,
     doing: () => doing.value,

@@ -7,7 +7,6 @@ const leavesTheHand: ReadonlySet<EntryBody['kind']> = new Set([
   'proof',
   'note',
   'look',
-  'work',
   'compare',
   'caution',
   'lead-check',

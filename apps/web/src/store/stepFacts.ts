@@ -35,9 +35,9 @@ export function stepFacts({ state, current, meter, person, again }: Standing) {
   })
   /** what is typed is the item's length, not its ohms */
   const isLength = computed(() => current()?.length === true && !again())
-  const quantity = computed<Quantity>(() =>
-    isLength.value ? 'length' : ((check.value && quantityOf(check.value)) ?? 'resistance'),
-  )
+  /** what the meter reads there */
+  const measured = computed<Quantity>(() => (check.value && quantityOf(check.value)) ?? 'resistance')
+  const quantity = computed<Quantity>(() => (isLength.value ? 'length' : measured.value))
   const limit = computed<PreparedLimit | undefined>(() => {
     const { tape, run } = state() ?? {}
     if (!tape || !run) return undefined
@@ -109,5 +109,18 @@ export function stepFacts({ state, current, meter, person, again }: Standing) {
     if (!told) return undefined
     return { ...told, resolution: rangeOf(meter(), told.quantity, told.value ?? 0)?.resolution }
   })
-  return { check, isLength, quantity, limit, rangeFigure, rangeAsked, rangeInUse, prefix, next, setUp, forecast }
+  return {
+    check,
+    isLength,
+    measured,
+    quantity,
+    limit,
+    rangeFigure,
+    rangeAsked,
+    rangeInUse,
+    prefix,
+    next,
+    setUp,
+    forecast,
+  }
 }
