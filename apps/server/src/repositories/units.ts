@@ -5,7 +5,18 @@ import { cards, runStates, units } from '../database/schema'
 
 type UnitRow = typeof units.$inferSelect
 
-const asUnit = ({ card, revision, run: _run, serial, variant, items, from, blockedBy, tray, ...row }: UnitRow): Unit => ({
+const asUnit = ({
+  card,
+  revision,
+  run: _run,
+  serial,
+  variant,
+  items,
+  from,
+  blockedBy,
+  tray,
+  ...row
+}: UnitRow): Unit => ({
   ...row,
   history: row.history as Unit['history'],
   complaint: row.complaint as Unit['complaint'],
@@ -63,7 +74,10 @@ export interface QueuePage {
  * Units with their card's name and where their last run stands, newest first, a page at a time. The page is read by its own index
  * alone and what belongs to it after: a join would let the database begin at the cards and sort every unit there is.
  */
-export async function listUnits(queries: Queries, { place, after, limit, id, tray, tag }: QueuePage): Promise<QueueUnit[]> {
+export async function listUnits(
+  queries: Queries,
+  { place, after, limit, id, tray, tag }: QueuePage,
+): Promise<QueueUnit[]> {
   const page = await queries
     .select()
     .from(units)
