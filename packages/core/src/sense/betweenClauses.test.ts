@@ -30,28 +30,18 @@ const card = (...relations: Relation[]) =>
     relations,
   })
 /** The remarks on a run of these readings, in the order they are read. */
-function remarks(
-  readings: [check: string, text: string][],
-  relations = [sum],
-  begun = (script: Script) => script.ready(),
-) {
+function remarks(readings: string, relations = [sum], begun = (script: Script) => script.ready()) {
   const script = begun(new Script(card(...relations)))
-  for (const [check, text] of readings) script.read(check, text)
+  for (const reading of readings.split('; ')) {
+    const [check = '', ...text] = reading.split(' ')
+    script.read(check, text.join(' '))
+  }
   return new Map(script.state().remarks.map((one) => [one.id, one]))
 }
 
 describe('a part above its whole', () => {
   test('whichever of them was read last, is a stop that names both', () => {
-    const orders: [string, string][][] = [
-      [
-        ['one', '320.0'],
-        ['whole', '200.0'],
-      ],
-      [
-        ['whole', '200.0'],
-        ['one', '320.0'],
-      ],
-    ]
+    const orders = ['one 320.0; whole 200.0', 'whole 200.0; one 320.0']
     for (const readings of orders)
       expect(remarks(readings).get('beyond-physics')).toMatchObject({
         severity: 'stop',
@@ -60,73 +50,27 @@ describe('a part above its whole', () => {
   })
 
   test('the second part too', () => {
-    expect(
-      remarks([
-        ['two', '36.50'],
-        ['whole', '20.00'],
-      ]).get('beyond-physics')?.params,
-    ).toMatchObject({ part: 'two' })
+    expect(remarks('two 36.50; whole 20.00').get('beyond-physics')?.params).toMatchObject({ part: 'two' })
   })
 
   test.each([
-    [
-      'by no more than both doubts',
-      [
-        ['one', '320.0'],
-        ['whole', '319.5'],
-      ],
-    ],
-    [
-      'where the whole is open',
-      [
-        ['one', '320.0'],
-        ['whole', 'OL 40M'],
-      ],
-    ],
-    [
-      'where the part is open',
-      [
-        ['whole', '200.0'],
-        ['one', 'OL 40M'],
-      ],
-    ],
-    [
-      'where it is below it',
-      [
-        ['one', '320.0'],
-        ['whole', '356.0'],
-      ],
-    ],
-  ] as [string, [string, string][]][])('is silent %s', (_what, readings) =>
+    ['by no more than both doubts', 'one 320.0; whole 319.5'],
+    ['where the whole is open', 'one 320.0; whole OL 40M'],
+    ['where the part is open', 'whole 200.0; one OL 40M'],
+    ['where it is below it', 'one 320.0; whole 356.0'],
+  ] as [string, string][])('is silent %s', (_what, readings) =>
     expect(remarks(readings).has('beyond-physics')).toBe(false),
   )
 
   test('is silent of two parts and no whole, and without a sum', () => {
-    expect(
-      remarks([
-        ['one', '320.0'],
-        ['two', '36.50'],
-      ]).has('beyond-physics'),
-    ).toBe(false)
-    expect(
-      remarks(
-        [
-          ['one', '320.0'],
-          ['whole', '200.0'],
-        ],
-        [ratio],
-      ).has('beyond-physics'),
-    ).toBe(false)
+    expect(remarks('one 320.0; two 36.50').has('beyond-physics')).toBe(false)
+    expect(remarks('one 320.0; whole 200.0', [ratio]).has('beyond-physics')).toBe(false)
   })
 })
 
 describe('parts that do not add up to their whole', () => {
   test('are a stop with both figures, and what the likely one would have to read', () => {
-    const off = remarks([
-      ['one', '318.0'],
-      ['two', '36.50'],
-      ['whole', '400.0'],
-    ]).get('sum-off')
+    const off = remarks('one 318.0; two 36.50; whole 400.0').get('sum-off')
     expect(off).toMatchObject({ severity: 'stop', params: { relation: 'sum', whole: 400, wholeCheck: 'whole' } })
     expect(off?.params['parts']).toBeCloseTo(354.5, 6)
     expect(off?.params['likely']).toBe('whole')
@@ -135,104 +79,50 @@ describe('parts that do not add up to their whole', () => {
   })
 
   test('that share ohms in the lead between them are a note with as much, and no stop', () => {
-    const shared = remarks([
-      ['one', '322.0'],
-      ['two', '40.00'],
-      ['whole', '351.0'],
-    ])
+    const shared = remarks('one 322.0; two 40.00; whole 351.0')
     expect(shared.has('sum-off')).toBe(false)
     expect(shared.get('shared-resistance')).toMatchObject({ severity: 'note', params: { relation: 'sum' } })
     expect(shared.get('shared-resistance')?.params['ohms']).toBeCloseTo(5.5, 6)
   })
 
   test.each([
-    [
-      'the first would be under its least without them',
-      [
-        ['one', '290.0'],
-        ['two', '40.00'],
-        ['whole', '316.0'],
-      ],
-    ],
-    [
-      'the second would',
-      [
-        ['one', '322.0'],
-        ['two', '34.00'],
-        ['whole', '342.0'],
-      ],
-    ],
-    [
-      'the whole reads more than its parts',
-      [
-        ['one', '318.0'],
-        ['two', '36.50'],
-        ['whole', '400.0'],
-      ],
-    ],
-  ] as [string, [string, string][]][])('are a stop where %s', (_what, readings) => {
+    ['the first would be under its least without them', 'one 290.0; two 40.00; whole 316.0'],
+    ['the second would', 'one 322.0; two 34.00; whole 342.0'],
+    ['the whole reads more than its parts', 'one 318.0; two 36.50; whole 400.0'],
+  ] as [string, string][])('are a stop where %s', (_what, readings) => {
     const found = remarks(readings)
     expect(found.has('shared-resistance')).toBe(false)
     expect(found.has('sum-off')).toBe(true)
   })
 
   test('that add up say nothing', () => {
-    const found = remarks([
-      ['one', '318.0'],
-      ['two', '36.50'],
-      ['whole', '354.5'],
-    ])
+    const found = remarks('one 318.0; two 36.50; whole 354.5')
     for (const id of ['sum-off', 'shared-resistance', 'beyond-physics'] as const) expect(found.has(id)).toBe(false)
   })
 })
 
 describe('three pairs of three joined terminals', () => {
   test('one open and two finite is a contact', () => {
-    const found = remarks([
-      ['one', '318.0'],
-      ['two', '36.50'],
-      ['whole', 'OL 40M'],
-    ])
+    const found = remarks('one 318.0; two 36.50; whole OL 40M')
     expect(found.get('one-open-of-three')).toMatchObject({ severity: 'stop', params: { open: 'whole' } })
     expect(found.get('one-open-of-three')?.params['entry']).not.toBe('')
   })
 
   test('two open is one break, and the whole adds no second', () => {
-    const found = remarks([
-      ['one', '318.0'],
-      ['two', 'OL 40M'],
-      ['whole', 'OL 40M'],
-    ])
+    const found = remarks('one 318.0; two OL 40M; whole OL 40M')
     expect(found.has('one-open-of-three')).toBe(false)
     expect(found.get('open-adds-nothing')).toMatchObject({ severity: 'note', params: { open: 'two', whole: 'whole' } })
   })
 
   test('the whole read first, and open, adds nothing once its part is', () => {
-    const found = remarks([
-      ['whole', 'OL 40M'],
-      ['one', '318.0'],
-      ['two', 'OL 40M'],
-    ])
+    const found = remarks('whole OL 40M; one 318.0; two OL 40M')
     expect(found.get('open-adds-nothing')?.params).toEqual({ open: 'two', whole: 'whole' })
   })
 
   test.each([
-    [
-      'all finite',
-      [
-        ['one', '318.0'],
-        ['two', '36.50'],
-        ['whole', '354.5'],
-      ],
-    ],
-    [
-      'only two read',
-      [
-        ['one', '318.0'],
-        ['whole', 'OL 40M'],
-      ],
-    ],
-  ] as [string, [string, string][]][])('%s says neither', (_what, readings) => {
+    ['all finite', 'one 318.0; two 36.50; whole 354.5'],
+    ['only two read', 'one 318.0; whole OL 40M'],
+  ] as [string, string][])('%s says neither', (_what, readings) => {
     const found = remarks(readings)
     expect(found.has('one-open-of-three')).toBe(false)
     expect(found.has('open-adds-nothing')).toBe(false)
@@ -244,10 +134,7 @@ describe('sisters whose ratio is off', () => {
     script
       .put({ kind: 'isolation', state: 'loose' })
       .put({ kind: 'lead-check', instrument: 'm2', text: '0.1', ohms: 0, u: 0.01, how: 'hardware' })
-  const apart: [string, string][] = [
-    ['one', '345.0'],
-    ['two', '34.00'],
-  ]
+  const apart = 'one 345.0; two 34.00'
 
   test('are told where warmth could have moved both, with both ratios', () => {
     const found = remarks(apart, [ratio], unknown).get('sister-ratio')
@@ -257,24 +144,10 @@ describe('sisters whose ratio is off', () => {
   })
 
   test.each([
-    [
-      'they keep it',
-      [
-        ['one', '318.0'],
-        ['two', '36.50'],
-      ],
-      unknown,
-    ],
+    ['they keep it', 'one 318.0; two 36.50', unknown],
     ['the part’s temperature was measured', apart, undefined],
-    [
-      'no warmth explains one of them',
-      [
-        ['one', '345.0'],
-        ['two', '12.00'],
-      ],
-      unknown,
-    ],
-  ] as [string, [string, string][], typeof unknown | undefined][])('are not where %s', (_what, readings, begun) =>
+    ['no warmth explains one of them', 'one 345.0; two 12.00', unknown],
+  ] as [string, string, typeof unknown | undefined][])('are not where %s', (_what, readings, begun) =>
     expect(remarks(readings, [ratio], begun).has('sister-ratio')).toBe(false),
   )
 })
