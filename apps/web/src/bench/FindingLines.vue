@@ -88,8 +88,8 @@ const looks = computed(() => [
       <span class="group strong">Read twice</span>
       <VerdictMark mark="none" />
       <span class="what"
-        ><strong>{{ line.points }}, before</strong><template v-if="line.under"> {{ line.under }}</template
-        ><small>{{ reasonLine(line.evaluation, figures) }}; {{ retakenBecause(line.key) }}</small></span
+        ><strong>{{ line.points }}, before</strong>{{ saidBeside(line)
+        }}<small>{{ reasonLine(line.evaluation, figures) }}; {{ retakenBecause(line.key) }}</small></span
       >
       <span class="fig n struck">{{ takenParts(line.evaluation, figures).digits }}</span>
       <ReadingRuler small held v-bind="onRuler(line.evaluation)" />

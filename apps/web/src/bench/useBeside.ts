@@ -6,8 +6,8 @@ import { figuresOfPart } from '../store/figuresOfPart'
 import { useQueue } from '../store/queue'
 import type { useQuestions } from './useQuestions'
 
-/** Where the bench stood when it went over to the other part; it outlives the screen. */
-const cameFrom = shallowRef<{ run: string; step: string }>()
+/** Where the bench stood when it went over to another part, and to which; it outlives the screen. */
+const cameFrom = shallowRef<{ run: string; step: string; to: string }>()
 
 /** A good one beside this part: a figure read on the spot, or another part of the model by its tag, with a way over to it and back. */
 export function useBeside(ask: ReturnType<typeof useQuestions>['ask'], tell: (words: string) => void) {
@@ -53,12 +53,13 @@ export function useBeside(ask: ReturnType<typeof useQuestions>['ask'], tell: (wo
     const [from, other] = [cameFrom.value, twin()]
     const here = bench.run
     if (!here) return
-    if (from && from.run !== here.id) {
+    // back only from where it led: any other part has its own beside it
+    if (from?.to === here.id) {
       cameFrom.value = undefined
       await goTo(from.run, from.step)
       await followUp(here.id)
     } else if (other?.run !== undefined) {
-      cameFrom.value = { run: here.id, step: bench.stepId }
+      cameFrom.value = { run: here.id, step: bench.stepId, to: other.run }
       await goTo(other.run, bench.stepId)
     } else tell('No part stands beside this one: c takes one by its tag.')
   }

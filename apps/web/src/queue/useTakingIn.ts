@@ -120,9 +120,7 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
           tag: next,
           ...(serial.value.trim() === '' || many > 1 ? {} : { serial: serial.value.trim() }),
           ...(variant.value === '' ? {} : { variant: variant.value }),
-          ...(typedItems.value === undefined || typedItems.value === cardItems.value
-            ? {}
-            : { items: typedItems.value }),
+          ...(cardItems.value === undefined || typedItems.value === cardItems.value ? {} : { items: typedItems.value }),
           history: history.value,
           complaint: [complaint.value],
           words: words.value.trim(),

@@ -70,6 +70,12 @@ describe('another part beside this one', () => {
     expect('problem' in found && found.problem).toContain(words)
   })
 
+  test('where the server is away nobody says that there is none', async () => {
+    server.away = true
+    const found = await figuresOfPart('SQ-9', here, { units: [] })
+    expect('problem' in found && found.problem).toContain('does not answer')
+  })
+
   test('one of which nothing counts gives none', async () => {
     server.on('GET', /^\/runs\//, () => ({ body: { run: runOf('SQ-5', new Script(card).ready()) } }))
     const found = await figuresOfPart('SQ-5', here, { units: [unit('SQ-5', 'SQ-5')] })

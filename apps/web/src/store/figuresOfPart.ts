@@ -11,6 +11,7 @@ export async function figuresOfPart(
   queue: Pick<ReturnType<typeof useQueue>, 'units'>,
 ): Promise<Comparison | { problem: string }> {
   const unit = await unitTagged(tag, queue.units)
+  if (unit === 'away') return { problem: `The server does not answer, and this browser knows no part tagged ${tag}.` }
   if (!unit) return { problem: `No part here is tagged ${tag}.` }
   if (unit.id === run.unit.id)
     return { problem: `${unit.tag} is this part: what it read before stands beside it already.` }
@@ -21,9 +22,12 @@ export async function figuresOfPart(
   return twin.figures.length > 0 ? twin : { problem: `Nothing that counts was read of ${unit.tag} yet.` }
 }
 
-const unitTagged = async (tag: string, known: QueueUnit[]): Promise<QueueUnit | undefined> =>
-  known.find((unit) => unit.tag === tag) ??
-  (await ask<Queue>(`/units?tag=${encodeURIComponent(tag)}`).catch(() => undefined))?.units[0]
+async function unitTagged(tag: string, known: QueueUnit[]): Promise<QueueUnit | 'away' | undefined> {
+  const here = known.find((unit) => unit.tag === tag)
+  if (here) return here
+  const found = await ask<Queue>(`/units?tag=${encodeURIComponent(tag)}`).catch(() => 'away' as const)
+  return found === 'away' ? found : found.units[0]
+}
 
 /** From the server with what this browser has besides; from this browser alone where the server is away. */
 async function lastRead(id: string): Promise<Run | undefined> {

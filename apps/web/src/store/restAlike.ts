@@ -1,5 +1,6 @@
 import type { EntryBody, Evaluation, RunState, StepState } from '@sure-spool/core'
 import { computed, type ComputedRef } from 'vue'
+import { plain } from './plain'
 
 interface Standing {
   state: () => RunState | undefined
@@ -50,14 +51,22 @@ export function restAlike({ state, current, lastReading, add }: Standing): {
     const one = last()
     if (!one) return 'Only what is no figure can be the same for all the rest: read one of them first.'
     const steps = left()
-    const {
-      pair: _pair,
-      index: _index,
-      supersedes: _by,
-      mistyped: _mistyped,
-      reason: _reason,
-      ...alike
-    } = one.entry.reading
+    // its place, its length and where it was bent are its own
+    const { taken, instrument, leads, contact, text, decimalComma, kind, value, range, method, conditions } =
+      one.entry.reading
+    const alike = plain({
+      taken,
+      instrument,
+      leads,
+      contact,
+      text,
+      decimalComma,
+      kind,
+      value,
+      range,
+      method,
+      conditions,
+    })
     for (const {
       check,
       point: { pair, index },
