@@ -144,6 +144,11 @@ export class BenchPage {
     await this.pressUntil(way, this.title, words)
   }
 
+  /** Goes up or down the path, test by test. */
+  async goToTest(words: string | RegExp, way: 'PageUp' | 'PageDown' = 'PageDown'): Promise<void> {
+    await this.pressUntil(way, this.title, words)
+  }
+
   /** Presses a key until something says so, each time once what it says has changed. */
   private async pressUntil(key: string, where: Locator, words: string | RegExp): Promise<void> {
     for (let presses = 0; presses < 40; presses++) {

@@ -31,7 +31,7 @@ const test = base.extend<{ at: { bench: BenchPage; renew: () => Promise<void> } 
     rmSync(webRoot, { recursive: true, force: true })
   },
 })
-test.use({ tolerated: /ERR_CONNECTION_RE(FUSED|SET)|Failed to fetch/ })
+test.use({ tolerated: /ERR_(CONNECTION_RE(FUSED|SET)|SOCKET_NOT_CONNECTED)|Failed to fetch/ })
 
 const buildOf = (page: Page): Promise<string> =>
   page.evaluate(() => document.querySelector('meta[name=build]')?.getAttribute('content') ?? 'first').catch(() => '')

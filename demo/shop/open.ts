@@ -101,10 +101,10 @@ export const open: Story[] = [
     by: 'Wil',
     startedAt: '2026-11-24T07:10:00.000Z',
     work: (script) => {
-      const bars = ['0.0412', '0.0415', '0.0414', '0.0410', '0.0413', '0.0526', '0.0411', '0.0412', '0.0414']
+      const bars = ['4.3', '4.4', '4.3', '4.2', '4.3', '4.1', '4.4', '4.3', '4.3']
       script.put({ kind: 'look', check: 'look', place: 'bars, mica and lashing', what: ['oily'] })
       safe(script).ready(18)
-      bars.forEach((text, i) => script.read('bars', text, { index: i + 1, instrument: 'b1', contact: 'clips' }))
+      bars.forEach((text, i) => script.read('bars', text, { index: i + 1, instrument: 'g1', contact: 'tips' }))
     },
   },
   {

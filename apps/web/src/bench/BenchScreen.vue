@@ -145,6 +145,8 @@ useScreenKeys(
     onward: () => tray.goOn(),
     up: () => bench.move(-1),
     down: () => bench.move(1),
+    testBefore: () => bench.move(-1, true),
+    testAfter: () => bench.move(1, true),
     follow: () => bench.goTo(null),
     again: () => questions.retake(false),
     mistyped: () => questions.retake(true),

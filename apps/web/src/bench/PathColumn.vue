@@ -8,6 +8,7 @@ import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
 import { capital } from '../words/capital'
 import { groupWords } from '../words/kinds'
+import { checkLabel } from '../words/points'
 import { stepLabel } from '../words/steps'
 import { workPlace } from '../words/works'
 
@@ -46,6 +47,38 @@ const openGroup = computed(() => bench.current && keyOf(bench.current))
 
 const label = ({ step }: StepState) => (bench.run ? stepLabel(bench.run.card, step, figures) : '')
 
+/** a set of many items stands as one row while another test is worked on */
+const manyItems = 6
+interface Row {
+  key: string
+  one?: StepState
+  set?: { steps: StepState[]; read: number; label: string }
+}
+function rows(steps: StepState[]): Row[] {
+  const here = bench.current && 'check' in bench.current.step ? bench.current.step.check : undefined
+  const found = new Map<string, Row>()
+  for (const one of steps) {
+    const { step } = one
+    const items =
+      step.kind === 'reading' && step.point.index !== undefined && step.check !== here
+        ? steps.filter((other) => 'check' in other.step && other.step.check === step.check)
+        : []
+    if (items.length <= manyItems || step.kind !== 'reading') found.set(step.id, { key: step.id, one })
+    else
+      found.set(step.check, {
+        key: step.check,
+        set: {
+          steps: items,
+          read: items.filter(({ status }) => status !== 'to-do').length,
+          label: bench.run ? checkLabel(bench.run.card, step.check) : '',
+        },
+      })
+  }
+  return [...found.values()]
+}
+const firstOpen = (steps: StepState[]) =>
+  steps.find(({ status }) => status === 'to-do')?.step.id ?? steps[0]?.step.id ?? null
+
 /** Where a name may be broken: behind a dash between two wires, or a stroke within one. */
 const pieces = (one: StepState) => label(one).split(/(?<=[–/])/)
 
@@ -70,8 +103,13 @@ function value(one: StepState): string {
       <template v-if="key === openGroup">
         <h2>{{ title }}</h2>
         <ul>
-          <li v-for="one in steps" :key="one.step.id">
+          <li v-for="{ key: row, one, set } in rows(steps)" :key="row">
+            <button v-if="set" class="plain step todo" @click="bench.goTo(firstOpen(set.steps))">
+              <span class="slot" /><span class="words">{{ set.label }}</span
+              ><span class="n">{{ set.read }}/{{ set.steps.length }}</span>
+            </button>
             <button
+              v-else-if="one"
               class="plain step"
               :class="{ here: one.step.id === bench.stepId, todo: one.status === 'to-do' }"
               :aria-current="one.step.id === bench.stepId ? 'step' : undefined"
@@ -88,11 +126,7 @@ function value(one: StepState): string {
           </li>
         </ul>
       </template>
-      <button
-        v-else
-        class="plain group"
-        @click="bench.goTo(steps.find((one) => one.status === 'to-do')?.step.id ?? steps[0]?.step.id ?? null)"
-      >
+      <button v-else class="plain group" @click="bench.goTo(firstOpen(steps))">
         <span class="title">{{ title }}</span>
         <span class="marks"
           ><template v-for="one in steps" :key="one.step.id"

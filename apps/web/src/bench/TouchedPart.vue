@@ -3,6 +3,7 @@ import { plugsOf } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
 import PlugFace from '../drawings/PlugFace.vue'
+import RingPicture from '../drawings/RingPicture.vue'
 import SetPicture from '../drawings/SetPicture.vue'
 import { usePlugHold } from '../drawings/usePlugHold'
 import ScreenKey from '../keys/ScreenKey.vue'
@@ -14,6 +15,7 @@ const point = computed(() => (bench.current?.step.kind === 'reading' ? bench.cur
 const pair = computed(() => point.value?.pair)
 /** one of several that are looked at together: bars, leads, places on a curve */
 const inSet = computed(() => point.value?.index !== undefined || point.value?.x !== undefined)
+const isRing = computed(() => inSet.value && bench.check !== undefined && 'ring' in bench.check.at)
 const plugs = computed(() => {
   if (!bench.run) return []
   const all = plugsOf(bench.run.card, bench.run.unit.variant).filter((plug) => plug.cavities.length > 0)
@@ -48,7 +50,13 @@ defineExpose({ flip, turn })
 
 <template>
   <div v-if="isThere && bench.run" class="plug">
-    <SetPicture v-if="inSet && bench.check" :check="bench.check" :here="point?.index ?? point?.x" />
+    <RingPicture
+      v-if="isRing && bench.check && bench.state"
+      :state="bench.state"
+      :check="bench.check"
+      :here="point?.index"
+    />
+    <SetPicture v-else-if="inSet && bench.check" :check="bench.check" :here="point?.index ?? point?.x" />
     <template v-else>
       <PlugFace
         v-for="plug in plugs"

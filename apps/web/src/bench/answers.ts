@@ -25,6 +25,7 @@ export const keepReasons: Partial<Record<RemarkId, string[]>> = {
   'prefix-jump': ['the meter shows it so', 'read twice, both alike', 'another part than the card'],
   'prefix-decides': ['the meter shows it so', 'read twice, both alike', 'another part than the card'],
   'sum-off': ['read twice, both alike', 'not wired as the card draws it', 'no time, to be read again'],
+  'condition-missing': ['it was off', 'the speed is not known', 'to be looked at later'],
   'not-isolated': ['nothing is in parallel here', 'cannot be unplugged', 'only a rough look'],
   'leads-matter': ['leads are known to be short', 'no way to zero here', 'only a rough look'],
 }
@@ -54,6 +55,8 @@ export function answersTo(remark: Remark & Partial<Firing>, bench: Bench, state:
           void (read && bench.retype(read, inOhms(read.entry.reading.text, prefix), 'the prefix was asked')),
       }
     case 'condition-missing':
+      if (remark.params['condition'] === 'growler')
+        return first({ ...again, label: 'it was off: on now, take this again' })
       return first({ label: 'say the speed', act: () => undefined, asks: 'speed' })
     case 'prefix-jump': {
       const right = Number(remark.params['value'] ?? 0) * Number(remark.params['factor'] ?? 1)

@@ -41,6 +41,8 @@ export const benchKeys = stateKeys(
     onward: { keys: ['Enter'], label: 'the next part', when: ['closed'] },
     up: { keys: ['ArrowUp'], label: 'up the path', when: resting, repeats: true },
     down: { keys: ['ArrowDown'], label: 'down the path', when: resting, repeats: true },
+    testBefore: { keys: ['PageUp'], label: 'the test before', when: resting, repeats: true },
+    testAfter: { keys: ['PageDown'], label: 'the next test', when: resting, repeats: true },
     follow: { keys: ['Escape'], label: 'the step that is open', when: resting },
     again: { keys: ['t'], label: 'take again', when: steps },
     mistyped: { keys: ['e'], label: 'mistyped', when: ['reading', 'held', 'figure', 'look', 'isolate'] },

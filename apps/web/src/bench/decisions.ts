@@ -69,11 +69,17 @@ export function choicesFor(state: RunState, habit: ShopSettings['rewindHabit']):
       clean,
     ]
   const failed = new Set(causes.flatMap(({ kind, of }) => (windingKinds.has(kind) ? of : [])))
-  const wound = rewinds(state, failed, habit)
+  const bars = causes.flatMap(({ kind, of }) => (kind === 'bars' ? of : []))
+  const wound = [
+    ...rewinds(state, failed, habit),
+    ...(bars.length > 0
+      ? [plain('rewind', 'all its coils: one cannot be wound alone', 'The run closes. The armature is wound again.')]
+      : []),
+  ]
   const mends = mendsFor(causes).map((what) =>
     plain(what, mendWords[what] ?? '', 'The run closes; the tests that failed it are taken again after the work.'),
   )
-  const first = causes.some(({ kind }) => kind === 'winding-open' || kind === 'winding-low')
+  const first = causes.some(({ kind }) => kind === 'winding-open' || kind === 'winding-low' || kind === 'bars')
     ? [...wound, ...mends]
     : [...mends, ...wound]
   // what it gives at its own leads is right, and what comes out behind is not: the fault stands beside it

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { plugsOf, type RunState } from '@sure-spool/core'
+import { computed } from 'vue'
 import RolesPanel from '../bench/RolesPanel.vue'
 import PlugFace from '../drawings/PlugFace.vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
+import RingPicture from '../drawings/RingPicture.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import WindingLine from '../drawings/WindingLine.vue'
 import { useFigures } from '../words/figures'
@@ -11,17 +13,32 @@ import { openWords } from '../words/openWords'
 import { windingFigures } from './useSheet'
 
 /** The part as it is drawn, beside what this does not prove, what was not tested and what would settle it. */
-defineProps<{ state: RunState }>()
+const props = defineProps<{ state: RunState }>()
+const plugs = computed(() =>
+  plugsOf(props.state.run.card, props.state.run.unit.variant).filter(({ cavities }) => cavities.length > 0),
+)
+/** commutators of which something was read, one a method */
+const rings = computed(() =>
+  props.state.checks
+    .filter(({ check, points }) => 'ring' in check.at && points.some(({ evaluation }) => evaluation))
+    .map(({ check }) => check),
+)
 const figures = useFigures()
 </script>
 
 <template>
   <div class="two">
     <section>
-      <template v-for="plug in plugsOf(state.run.card, state.run.unit.variant)" :key="plug.id">
+      <template v-for="plug in plugs" :key="plug.id">
         <h2>{{ plug.label }}: {{ heldWords(holdPlug(plug, false, 0)) }}</h2>
         <PlugFace print :card="state.run.card" :plug="plug" />
       </template>
+      <div v-if="rings.length > 0" class="rings">
+        <section v-for="check in rings" :key="check.id">
+          <h2>{{ check.label }}</h2>
+          <RingPicture :state="state" :check="check" />
+        </section>
+      </div>
       <WindingLine :card="state.run.card" :values="windingFigures(state, figures)" />
     </section>
     <section class="prove">
@@ -62,6 +79,14 @@ const figures = useFigures()
   display: grid;
   gap: 3px;
   align-content: start;
+}
+.rings {
+  display: flex;
+  gap: 14px;
+}
+.rings > * {
+  flex: 1 1 0;
+  max-width: 210px;
 }
 .untested {
   display: grid;

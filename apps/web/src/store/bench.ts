@@ -19,6 +19,7 @@ import { useMeter } from '../reading/useMeter'
 import { useTyping } from '../reading/useTyping'
 import { playVerdict } from '../reading/verdictSound'
 import { ask, Refused } from './api'
+import { alongPath } from './alongPath'
 import { askedBeside } from './askedBeside'
 import { keepRunCopy, merged, readRunCopy } from './browserDatabase'
 import { handPlace } from './handPlace'
@@ -211,10 +212,9 @@ export const useBench = defineStore('bench', () => {
     add,
   })
 
-  function move(by: 1 | -1): void {
-    const at = steps.value.findIndex((one) => one.step.id === stepId.value)
-    const next = steps.value[Math.min(steps.value.length - 1, Math.max(0, at + by))]
-    if (next) goTo(next.step.id)
+  function move(by: 1 | -1, byTest = false): void {
+    const next = alongPath(steps.value, stepId.value, by, byTest)
+    if (next !== undefined) goTo(next)
   }
 
   /** The last entry that stands: what Backspace undoes. */

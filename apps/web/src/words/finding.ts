@@ -12,6 +12,7 @@ import {
 } from '@sure-spool/core'
 import { capital, inWords } from './capital'
 import { causeWords } from './causes'
+import { inRuns } from './inRuns'
 import { checkLabel, checkPoints } from './points'
 import type { Figures } from './figures'
 import { lookWords } from './kinds'
@@ -108,6 +109,11 @@ export function notTestedWords(state: RunState): { what: string; why: string }[]
         }
       case 'unjudged':
         return { what: checkLabel(state.run.card, one.check), why: 'read, and not judged' }
+      case 'items':
+        return {
+          what: `${checkLabel(state.run.card, one.check)} ${inRuns(one.items)}`,
+          why: `${one.items.length} not read`,
+        }
       case 'hot':
         return { what: 'hot', why: 'the complaint says warm, and every reading is cold' }
       case 'leads-flexed':

@@ -1,6 +1,7 @@
 import { isWarmthsDoubt, type Evaluation, type OpenPoint, type RunState } from '@sure-spool/core'
 import { capital } from './capital'
 import type { Figures } from './figures'
+import { inRuns } from './inRuns'
 import { checkPoints, takenAt } from './points'
 import { reasonLine } from './reasons'
 
@@ -13,8 +14,13 @@ export function openWords(state: RunState, open: RunState['finding']['open'][num
     evaluation && isOneOf ? takenAt(card, evaluation, figures) : open.check ? checkPoints(card, open.check) : ''
   const name = capital(pair || (card.relations.find((one) => one.id === open.relation)?.label ?? ''))
   switch (open.why) {
-    case 'not-read':
-      return `${name} has not been read.`
+    case 'not-read': {
+      const itself = state.checks.find(({ check }) => check.id === open.check)
+      const missing = (itself?.points ?? []).flatMap((one) => (one.evaluation ? [] : (one.index ?? [])))
+      return missing.length > 1
+        ? `${name} ${inRuns(missing)}: not read.`
+        : `${[name, ...missing].join(' ')} has not been read.`
+    }
     case 'none':
       return `${name}: ${(evaluation && reasonLine(evaluation, figures)) || 'read, and it says nothing yet'}.`
     case 'borderline':

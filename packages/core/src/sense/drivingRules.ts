@@ -92,7 +92,9 @@ export const acrossElectronics: ReadingRule = {
 export const unknownPinsPower: ReadingRule = {
   id: 'unknown-pins-power',
   setting: ({ evaluation }) => evaluation.check.id,
-  test: ({ evaluation, earlier }) => {
+  test: ({ bench, evaluation, earlier }) => {
+    // a ring of bars has no pins that could be mistaken
+    if (bench.run.card.family === 'armature') return null
     const drive = driveOf(evaluation)
     const pins = drive ? [drive.plus, drive.minus] : evaluation.pair
     if (!isDriven(evaluation) || !pins) return null

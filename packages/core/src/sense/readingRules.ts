@@ -1,8 +1,8 @@
 import { above, atMost, below, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
-import { isUnsteady, isUnzeroed, lastPlace, unmetCondition, type Evaluation } from '../judgement'
+import { isUnsteady, isUnzeroed, lastPlace, unmetCondition, type Evaluation, type PreparedCheck } from '../judgement'
 import { parseReading } from '../quantity'
-import type { Moment, ReadingRule } from './rule'
+import { inOhms, type Moment, type ReadingRule } from './rule'
 
 /** The leaning changes within ±10 °C of a temperature that nobody measured, and that is the largest doubt there is. */
 export const temperatureDecides: ReadingRule = {
@@ -89,12 +89,20 @@ export const repeatsApart: ReadingRule = {
 
 const dynamicKinds: ReadonlySet<string> = new Set(['ac-output', 'dc-output', 'current', 'lamp', 'response'])
 
+/** Bars in volts or amperes: what a growler induces, so nothing at all while it is off. */
+const isInduced = (check: Pick<PreparedCheck, 'kind' | 'quantity'>): boolean => check.kind === 'bars' && !inOhms(check)
+
 /** A dynamic reading without its speed, load, lamp or supply means nothing. */
 export const conditionMissing: ReadingRule = {
   id: 'condition-missing',
-  about: ({ kind }) => dynamicKinds.has(kind),
-  test: ({ evaluation }) => {
+  about: (check) => dynamicKinds.has(check.kind) || isInduced(check),
+  test: ({ evaluation, earlier }) => {
     const { check } = evaluation
+    if (isInduced(check)) {
+      const nothing = (one: Evaluation) => one.check === check && Math.abs(one.taken ?? 1) <= 2 * (one.resolution ?? 0)
+      const hums = earlier.some((one) => one.check === check && one.taken !== undefined && !nothing(one))
+      return nothing(evaluation) && !hums ? { severity: 'stop', params: { condition: 'growler' } } : null
+    }
     const unmet = unmetCondition(check, evaluation.entry.reading.conditions)
     const missing = unmet !== null && evaluation.entry.reading.conditions?.[unmet] === undefined
     return missing ? { severity: 'stop', params: { condition: unmet } } : null
@@ -122,7 +130,7 @@ const highRange = 2e6
 /** A ground test by beeper, lamp or a low range sees hard shorts only. */
 export const groundCeiling: ReadingRule = {
   id: 'ground-ceiling',
-  about: ({ toFrame }) => toFrame,
+  about: ({ toFrame, kind, at }) => toFrame || (kind === 'lamp' && 'pair' in at && at.pair.includes('frame')),
   test: ({ evaluation }) => {
     const { check, verdict, reason, bound, limit } = evaluation
     if (verdict !== 'within' && reason !== 'range-too-low') return null

@@ -1,4 +1,5 @@
 export { barToBar, type BarToBar } from './barToBar'
+export { ringPattern, type RingPattern } from './ringPattern'
 export { perLength } from './perLength'
 export { curveBand, onCurve, senderCurve, type CurvePoint } from './senderCurve'
 export { sweep, type SweepSample } from './sweep'

@@ -77,6 +77,8 @@ export function notProved(state: RunState): Unproved[] {
 export type Untested =
   | { what: 'check'; check: string; skipped?: string }
   | { what: 'unjudged'; check: string }
+  /** some items of a set, by their numbers: the others were read */
+  | { what: 'items'; check: string; items: number[] }
   | { what: 'hot' | 'leads-flexed' }
 
 /**
@@ -93,6 +95,11 @@ export function notTested(state: RunState): Untested[] {
   })
   // what was asked besides is there for what it tells, and is no test of the card's
   const unjudged = state.unjudged.filter((id) => !isAsked(id)).map((check): Untested => ({ what: 'unjudged', check }))
+  const items = state.checks.flatMap(({ check, points }): Untested[] => {
+    const missing = points.flatMap((one) => (one.evaluation ? [] : (one.index ?? [])))
+    const begun = points.some((one) => one.evaluation?.entry.reading.index !== undefined)
+    return begun && missing.length > 0 ? [{ what: 'items', check: check.id, items: missing }] : []
+  })
   const warm = run.unit.complaint.includes('trips-when-hot') && !wasHot(state)
   const hasLeads = run.card.terminals.some(({ wire }) => wire !== undefined)
   const asked = run.unit.complaint.includes('intermittent') && hasLeads
@@ -101,6 +108,7 @@ export function notTested(state: RunState): Untested[] {
   return [
     ...checks,
     ...unjudged,
+    ...items,
     ...(warm ? [{ what: 'hot' as const }] : []),
     ...(asked && !flexed && !listed ? [{ what: 'leads-flexed' as const }] : []),
   ]

@@ -30,10 +30,13 @@ export const partRemarks = {
     what: `The two readings are apart: ${read('before')}, then ${read('value')}.`,
     todo: 'Clean the contact and repeat.',
   }),
-  'condition-missing': ({ text }) => ({
-    what: `The figure means nothing without its ${text('condition')}.`,
-    todo: 'Enter it.',
-  }),
+  'condition-missing': ({ text }) =>
+    text('condition') === 'growler'
+      ? {
+          what: 'Nothing at all, and no other bar has read yet: is the growler on?',
+          todo: 'Switch it on and take this again, or keep it as read while it was off.',
+        }
+      : { what: `The figure means nothing without its ${text('condition')}.`, todo: 'Enter it.' },
   'at-limit': ({ params }) =>
     params['by'] === 'meter'
       ? {
