@@ -68,8 +68,13 @@ export class BenchPage {
     if (options.complaint) await pick(this.page, 'complaint', options.complaint)
     await keyboard.press('Enter')
     const which = this.page.getByRole('combobox', { name: 'which of them' })
+    if (options.variant !== undefined) await expect(which).toBeVisible()
     if (await which.isVisible()) {
-      await pick(this.page, 'which of them', options.variant ?? 'remote control')
+      await pick(
+        this.page,
+        'which of them',
+        options.variant ?? (/relay/.test(card) ? 'blades marked' : 'remote control'),
+      )
       await keyboard.press('Enter')
     }
     if (options.items !== undefined) {

@@ -156,6 +156,7 @@ useScreenKeys(
     note: questions.note,
     points: questions.points,
     rest: () => tell(bench.restAlike()),
+    exchange: () => tell(bench.goTurned()),
     compare: beside.compare,
     hop: beside.hop,
     work: doing.work,

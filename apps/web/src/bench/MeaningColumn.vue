@@ -9,6 +9,7 @@ import { cautionFoot, cautionWords } from '../words/kinds'
 import { checkPoints, pairLabel } from '../words/points'
 import { remarkWords } from '../words/remarks'
 import ItemPiles from './ItemPiles.vue'
+import PairsPicture from '../drawings/PairsPicture.vue'
 import RolesPanel from './RolesPanel.vue'
 
 /** What it means: checks between readings, remarks that do not hold, what the complaint points at, cautions. */
@@ -17,6 +18,7 @@ useAfterPaint(() => bench.state)
 const figures = useFigures()
 const card = computed(() => bench.run?.card)
 
+const here = computed(() => (bench.current?.step.kind === 'reading' ? bench.current.step.point.pair : undefined))
 const sums = computed(() =>
   (bench.state?.relations ?? []).flatMap((one) => {
     if (one.relation.kind !== 'sum' || !one.sum || !card.value) return []
@@ -100,6 +102,7 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
 
 <template>
   <aside class="meaning" aria-label="What it means" tabindex="0">
+    <PairsPicture v-if="bench.state" :state="bench.state" :here="here" />
     <RolesPanel v-if="bench.state" :roles="bench.state.roles" :card="bench.state.run.card" />
     <ItemPiles v-if="bench.state" :state="bench.state" />
     <section v-for="sum in sums" :key="sum.id">

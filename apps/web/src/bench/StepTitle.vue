@@ -3,6 +3,7 @@ import type { Card, Step } from '@sure-spool/core'
 import { computed } from 'vue'
 import { wirePaint } from '../look/wires'
 import { useFigures } from '../words/figures'
+import { plusOn } from '../words/plusOn'
 import { placeLabel, terminalOf } from '../words/points'
 import { titleLead, type Again } from '../words/title'
 
@@ -32,7 +33,7 @@ const lead = computed(() =>
   props.step.kind === 'reading' && props.byLength
     ? 'Length:'
     : props.step.kind === 'reading' && check.value
-      ? `${titleLead(check.value, props.step.point, props.again, figures)}:`
+      ? `${titleLead(check.value, props.step.point, props.again, figures, plusOn(props.card, props.step.point))}:`
       : '',
 )
 /** a step without a pair, or with more to it, is named by its check */

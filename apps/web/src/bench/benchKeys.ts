@@ -53,6 +53,7 @@ export const benchKeys = stateKeys(
     points: { keys: ['p'], label: 'any two points', when: free },
     rest: { keys: ['r'], label: 'all the rest the same', when: ['reading'] },
     compare: { keys: ['c'], label: 'beside a good one', when: ['reading'] },
+    exchange: { keys: ['q'], label: 'leads exchanged', when: touching },
     hop: { keys: ['v'], label: 'over to the other part, and back', when: ['reading', 'held', 'finding'] },
     work: { keys: ['w'], label: 'work done', when: [...steps, 'finding'] },
     look: { keys: ['l'], label: 'look', when: [...steps, 'finding'] },

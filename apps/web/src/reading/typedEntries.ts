@@ -19,6 +19,7 @@ import {
 import { takesSpeed } from '../words/instruction'
 import type { LineProblem } from '../words/reasons'
 import { splitPlace, type Placed } from './splitPlace'
+import { typedSupply } from './typedSupply'
 
 /** How the shop types: its decimal mark, and the units of what has none. */
 export interface Typing {
@@ -55,6 +56,8 @@ export function uncertaintyOf(meter: Instrument | undefined, of: Quantity, value
  */
 export function plainEntry(step: PlainStep, text: string, setting: PlainSetting): EntryBody | LineProblem {
   const { decimalComma, units, meter } = setting
+  const limited = step === 'supply' ? typedSupply(text, setting) : null
+  if (limited) return supplyEntry(text, limited, meter, setting.supplyWhile)
   const of = step === 'temperature' ? 'temperature' : step === 'supply' ? 'voltage' : 'resistance'
   const made = typedReading(withUnit(text, of, units, decimalComma), of, decimalComma)
   if ('problem' in made) return made.problem
@@ -73,13 +76,7 @@ export function plainEntry(step: PlainStep, text: string, setting: PlainSetting)
       return { kind: 'lead-check', instrument: meter?.id ?? '', text, ohms, u, how: setting.zeroHow }
     }
     case 'supply':
-      return {
-        kind: 'supply',
-        text,
-        volts: value,
-        u: uncertaintyOf(meter, 'voltage', value),
-        while: setting.supplyWhile,
-      }
+      return 'number'
     case 'frame-proof':
       if (Math.abs(value) > noContact) return 'no-contact'
       return {
@@ -91,6 +88,21 @@ export function plainEntry(step: PlainStep, text: string, setting: PlainSetting)
       }
   }
 }
+
+/** The supply as it stands, with the amperes that it is limited to. */
+export const supplyEntry = (
+  text: string,
+  { volts, amps }: { volts: number; amps?: number },
+  meter: Instrument | undefined,
+  when: 'on' | 'off',
+): EntryBody & { kind: 'supply' } => ({
+  kind: 'supply',
+  text,
+  volts,
+  u: uncertaintyOf(meter, 'voltage', volts),
+  while: when,
+  ...(amps === undefined || amps <= 0 ? {} : { limitAmps: amps }),
+})
 
 /** Where a reading is taken, with what, and under which conditions. */
 export interface ReadingPlace extends Typing {

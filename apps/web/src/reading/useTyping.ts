@@ -19,7 +19,16 @@ import {
 } from '@sure-spool/core'
 import { ref, watch } from 'vue'
 import type { LineProblem } from '../words/reasons'
-import { beepEntry, plainEntry, readingEntry, type PlainStep, type ReadingPlace, type Typing } from './typedEntries'
+import { typedSupply } from './typedSupply'
+import {
+  beepEntry,
+  plainEntry,
+  readingEntry,
+  supplyEntry,
+  type PlainStep,
+  type ReadingPlace,
+  type Typing,
+} from './typedEntries'
 
 /** What the next reading is for, where it is not simply the step's first. */
 export interface Doing {
@@ -138,7 +147,20 @@ export function useTyping(into: TypedInto) {
     return isBoth(before) !== isBoth(reading) || under(before) !== under(reading)
   }
 
+  /** What the supply stands at while the part is driven, typed where something else is read: volts with their sign. */
+  function supplyWhileDriven(text: string): EntryBody | undefined {
+    const check = into.check()
+    const driven = check?.kind === 'current' || (check?.kind === 'contacts' && check.conditions?.drive)
+    const typed = driven ? typedSupply(text, into.typing(), true) : null
+    return typed && check ? { ...supplyEntry(text, typed, into.meter(), 'on'), check: check.id } : undefined
+  }
+
   function keepReading(text: string): ReadingProblem | null {
+    const supply = supplyWhileDriven(text)
+    if (supply) {
+      into.add(supply)
+      return null
+    }
     const made = readingOf(text)
     if ('problem' in made) return made.problem
     keep(withMoreSaid(made.reading, replaces(made.reading), quantityNow()))
@@ -218,7 +240,14 @@ export function useTyping(into: TypedInto) {
       step: one.step.id,
       supersedes: one.entry,
       mistyped: false,
-      reason: one.later ? 'on another range' : one.status === 'again' ? 'second touch' : 'taken again',
+      reason:
+        one.point?.reason === 'range-too-high'
+          ? 'its ohms'
+          : one.later
+            ? 'on another range'
+            : one.status === 'again'
+              ? 'second touch'
+              : 'taken again',
     }
   }
 

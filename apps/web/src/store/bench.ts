@@ -28,6 +28,7 @@ import { newId } from './newId'
 import { useOutbox } from './outbox'
 import { plain } from './plain'
 import { restAlike } from './restAlike'
+import { turnedStep } from './turnedStep'
 import { startRun, waitingEntries } from './runCopies'
 import { saidSpeed } from './saidSpeed'
 import { useShop } from './shop'
@@ -217,6 +218,14 @@ export const useBench = defineStore('bench', () => {
     if (next !== undefined) goTo(next)
   }
 
+  /** To the same points with the leads of the supply exchanged. @returns what keeps it from being so, else nothing */
+  function goTurned(): string {
+    const found = turnedStep(steps.value, current.value)
+    if ('why' in found) return found.why
+    goTo(found.id)
+    return ''
+  }
+
   /** The last entry that stands: what Backspace undoes. */
   const lastEntry = computed(() => {
     const { tape } = state.value ?? {}
@@ -250,6 +259,7 @@ export const useBench = defineStore('bench', () => {
     ...beside,
     ...rest,
     move,
+    goTurned,
     stepOfEntry,
   }
 })

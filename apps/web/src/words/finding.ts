@@ -16,6 +16,7 @@ import { inRuns } from './inRuns'
 import { checkLabel, checkPoints } from './points'
 import type { Figures } from './figures'
 import { lookWords } from './kinds'
+import { operatesWords } from './operates'
 import { openWords } from './openWords'
 
 /** The finding in one sentence, and what stands behind it. */
@@ -28,7 +29,7 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
     const beside = byComparison(state)
     if (beside.length > 0) return alikeTitle(beside)
     return {
-      title: [passTitle(state), only].filter((one) => one !== '').join(' '),
+      title: [passTitle(state, figures), only].filter((one) => one !== '').join(' '),
       line:
         warm && !hot
           ? 'The complaint says warm. Nothing was read warm, so it is neither explained nor ruled out.'
@@ -81,8 +82,10 @@ const beyondOhms: ReadonlySet<string> = new Set(['insulation', 'current', 'lamp'
 const turning: ReadonlySet<string> = new Set(['ignition-stator', 'charging-stator', 'low-ohm-stator', 'speed-sensor'])
 
 /** A pass, with how far it reaches: by ohms alone, cold, at rest or at speed, each where the part has it. */
-function passTitle(state: RunState): string {
+function passTitle(state: RunState, figures: Figures): string {
   const { card } = state.run
+  const operates = operatesWords(state, figures)
+  if (operates !== '') return `No fault found: ${operates}.`
   const passed = state.checks.filter(({ verdict }) => verdict === 'within').map(({ check }) => check)
   const atSpeed = passed.some(({ conditions }) => conditions?.rpm !== undefined)
   if (atSpeed) return 'No fault found, at rest and at speed.'

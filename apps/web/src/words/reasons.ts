@@ -33,6 +33,8 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
     case 'range-too-low':
       return `over range proves only more than ${evaluation.bound === undefined ? 'the range' : figures.bound(evaluation.bound, quantity)}`
     case 'range-too-high':
+      if (evaluation.entry.reading.method === 'beeper' && high !== '')
+        return `under ${evaluation.bound === undefined ? 'what it beeps at' : figures.bound(evaluation.bound, quantity)}, and the limit is ${high}: read its ohms`
       return 'the range is too high to show it'
     case 'range-unknown':
       return 'over which range? Type it behind, like OL 20M'

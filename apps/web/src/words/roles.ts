@@ -1,4 +1,4 @@
-import type { Card, Roles } from '@sure-spool/core'
+import { isCounted, type Card, type Roles } from '@sure-spool/core'
 import { capital } from './capital'
 import type { Figures } from './figures'
 import { pairLabel, terminalLabel } from './points'
@@ -31,7 +31,7 @@ export function roleWords(roles: Roles, card: Card, figures: Figures): RoleWords
 }
 
 function bladeWords(
-  { coil, common, normallyClosed, normallyOpen, polarised, drive }: Of<'relay'>,
+  { coil, common, normallyClosed, normallyOpen, polarised, drive, backwards }: Of<'relay'>,
   card: Card,
 ): RoleWords {
   const line = (name: string, pair: [string, string] | undefined): RoleLine[] =>
@@ -45,8 +45,19 @@ function bladeWords(
       ...line('Normally open', normallyOpen),
       ...(drive ? [{ name: 'Polarised', text: `plus on ${terminalLabel(card, drive.plus)} only` }] : []),
       ...(polarised === false ? [{ name: 'Polarised', text: 'no, it moves either way' }] : []),
+      ...bladeMap(card, drive),
     ],
+    ...(backwards ? { foot: 'A diode, backwards: turn the leads round. It says nothing against the coil.' } : {}),
   }
+}
+
+/** Which of the card's terminals each counted blade is, as far as the readings say. */
+function bladeMap(card: Card, drive: Of<'relay'>['drive']): RoleLine[] {
+  if (!isCounted(card)) return []
+  const known = card.terminals.flatMap(({ id, label, aliases: [name] }) =>
+    name === undefined ? [] : [`${label} = ${name}${drive?.plus === id ? ' (+)' : ''}`],
+  )
+  return known.length > 0 ? [{ name: 'Map', text: known.join(', ') }] : []
 }
 
 function pinWords({ pins, constructions }: Of<'pins'>, card: Card, figures: Figures): RoleWords {

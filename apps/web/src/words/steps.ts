@@ -1,5 +1,6 @@
 import type { Card, Check, Step } from '@sure-spool/core'
 import type { Figures } from './figures'
+import { plusOn } from './plusOn'
 import { checkLabel, placeLabel } from './points'
 
 const plain: Record<Exclude<Step['kind'], 'reading' | 'answer' | 'look'>, string> = {
@@ -29,7 +30,10 @@ export function stepLabel(card: Card, step: Step, figures: Figures): string {
     samePair(one, check)
   // two checks of one pair are told apart by what they are of; its ohms keep the name of its wires
   if (card.checks.some((one) => one.id !== step.check && alike(one))) return checkLabel(card, step.check)
-  if (step.point.drive) return `${place}, driven`
+  if (step.point.drive) {
+    const plus = plusOn(card, step.point)
+    return `${place}, driven${plus === '' ? '' : `, plus on ${plus}`}`
+  }
   return isBent(check) && step.point.pair ? `${place}, bent` : place
 }
 

@@ -27,8 +27,14 @@ const againWords: Record<Again, string> = {
 
 type Titled = Pick<Check, 'kind' | 'at' | 'conditions' | 'quantity'>
 
-/** A step's quantity and how it is taken, before the points: `Ohms`, `Henries at 120 Hz`, `Volts AC at speed`, `Ohms again, clipped on`. */
-export function titleLead(check: Titled, { drive }: Pick<StepPoint, 'drive'>, again: Again, figures: Figures): string {
+/** A step's quantity and how it is taken, before the points: `Ohms`, `Ohms, coil driven, plus on 3`, `Henries at 120 Hz`, `Volts AC at speed`, `Ohms again, clipped on`. */
+export function titleLead(
+  check: Titled,
+  { drive }: Pick<StepPoint, 'drive'>,
+  again: Again,
+  figures: Figures,
+  plusOn = '',
+): string {
   const { rpm, hertz, state } = check.conditions ?? {}
   const quantity = quantityOf(check)
   const kinds: Partial<Record<Check['kind'], string>> = {
@@ -40,7 +46,7 @@ export function titleLead(check: Titled, { drive }: Pick<StepPoint, 'drive'>, ag
     kinds[check.kind] ?? (quantity && heads[quantity]) ?? 'Reading',
     hertz === undefined ? '' : ` at ${figures.bound(hertz, 'frequency')}`,
     rpm === undefined ? '' : ' at speed',
-    drive === undefined ? '' : drive ? ', coil driven' : ', coil at rest',
+    drive === undefined ? '' : drive ? `, coil driven${plusOn === '' ? '' : `, plus on ${plusOn}`}` : ', coil at rest',
     state?.includes('flexed') ? ', lead bent' : '',
     againWords[again],
   ].join('')

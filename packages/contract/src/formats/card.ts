@@ -31,6 +31,7 @@ const plug = z.strictObject({
       z.strictObject({
         at: z.tuple([z.int().min(0).max(400), z.int().min(0).max(400)]),
         terminal: wordSchema.nullable(),
+        mark: wordSchema.optional(),
         gender: z.enum(['male', 'female']).optional(),
       }),
     )

@@ -56,6 +56,8 @@ export interface Plug {
 export interface Cavity {
   at: [number, number]
   terminal: string | null
+  /** what is counted or stamped there, on a part that does not say which terminal it is */
+  mark?: string
   gender?: 'male' | 'female'
 }
 

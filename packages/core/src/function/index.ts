@@ -1,5 +1,5 @@
 export { currentCheck, expectedCurrent, type CurrentCheck } from './current'
 export { lampInSeries } from './lampInSeries'
-export type { Drive, Observation, RelayInput, TerminalPair } from './relayObservations'
+export { sortedPair, type Drive, type Observation, type RelayInput, type TerminalPair } from './relayObservations'
 export { contactsOf, type Contacts } from './relayContacts'
 export { relayRoles, type RelayRoles } from './relayRoles'

@@ -36,7 +36,8 @@ export const partWarm: ReadingRule = {
   about: inOhms,
   test: ({ bench, evaluation, earlier }) => {
     const { temperature, entry, limit } = evaluation
-    if (temperature?.from === 'measured' || limit?.expectOpen || !limit) return null
+    // a contact's ohms are no winding's
+    if (temperature?.from === 'measured' || limit?.expectOpen || !limit || limit.kind === 'closed') return null
     const now = Date.parse(entry.at)
     const recent = ({ at, n }: { at: string; n: number }) => n < entry.n && now - Date.parse(at) <= coolingMs
     const worked = bench.tape.works.findLast((one) => warmWorks.has(one.what) && recent(one))

@@ -1,4 +1,4 @@
-import { isAsked, isAskedKind, isPointMade, withAsked } from '../asked'
+import { isAsked, isAskedKind, isPointMade, asThisUnit } from '../asked'
 import { nodesOf, type Check, type Entry, type EntryOf, type Reading, type Run } from '../document'
 import { prepareCard, quantityOf } from '../judgement'
 import { textMismatch } from '../quantity'
@@ -33,10 +33,10 @@ export function refusalOf(run: Run, closed: boolean, entry: Entry): Refusal | nu
     }
   return (
     clockBackwards(run, entry) ??
-    referenceNowhere(withAsked(run), entry) ??
-    (entry.kind === 'ask' ? askRefusal(withAsked(run), entry.check) : null) ??
-    (entry.kind === 'point' ? pointRefusal(withAsked(run), entry) : null) ??
-    (entry.kind === 'reading' ? readingRefusal(withAsked(run), entry.check, entry.reading) : null)
+    referenceNowhere(asThisUnit(run), entry) ??
+    (entry.kind === 'ask' ? askRefusal(asThisUnit(run), entry.check) : null) ??
+    (entry.kind === 'point' ? pointRefusal(asThisUnit(run), entry) : null) ??
+    (entry.kind === 'reading' ? readingRefusal(asThisUnit(run), entry.check, entry.reading) : null)
   )
 }
 

@@ -1,6 +1,6 @@
 import { causesOf, type Cause } from '../causes'
 import type { Card, Run } from '../document'
-import { pointsMade, withAsked } from '../asked'
+import { pointsMade, asThisUnit } from '../asked'
 import { planSteps, type WorkOrder } from '../plan'
 import { closingRules, sumRemarks, watch, type Firing, type LookedOver, type RemarkId } from '../sense'
 import { coreVersion } from '../version'
@@ -32,6 +32,7 @@ import { verdictsByRelation, withRelations } from './judgedByRelation'
 import { judgeAlone, type JudgedAlone } from './judgeAlone'
 import { standingByCheck } from './standingByCheck'
 import { unjudgedChecks, untestedChecks } from './saidNothing'
+import { withoutSpared } from './sparedSteps'
 import { findingOf, sumStands, type Finding } from './finding'
 
 /** All that follows from a run's entries. Nothing here is kept as a source: the same run gives the same state. */
@@ -87,7 +88,7 @@ interface Trace {
  * runState(scenes.low().run).finding.faults[0].side // 'low'
  */
 export function runState(given: Run, before?: RunState, order: WorkOrder = 'tests'): RunState {
-  const run = withAsked(given)
+  const run = asThisUnit(given)
   const tape = readTape(run)
   const whole = { run, prepared: prepareCard(run.card, run.unit, placeNow(tape)), tape }
   const judgedApart = judgeAlone(whole, before?.trace.alone)
@@ -135,7 +136,14 @@ export function runState(given: Run, before?: RunState, order: WorkOrder = 'test
   })
   const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
   const closed = isClosed(run)
-  const progress = progressOf(bench, planSteps(prepared, failedBefore(run), order), checks, remarks, finding, closed)
+  const roles = rolesOf(bench, at)
+  const steps = withoutSpared(
+    bench,
+    planSteps(prepared, failedBefore(run), order),
+    roles,
+    [...standing.values()].flat(),
+  )
+  const progress = progressOf(bench, steps, checks, remarks, finding, closed)
   const holding = remarks.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
   return {
     core: coreVersion,
@@ -149,7 +157,7 @@ export function runState(given: Run, before?: RunState, order: WorkOrder = 'test
     answeredAhead: waiting,
     finding,
     causes,
-    roles: rolesOf(bench, at),
+    roles,
     steps: progress.steps,
     step: progress.current,
     leftOut: progress.leftOut,

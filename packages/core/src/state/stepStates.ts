@@ -102,6 +102,10 @@ const wantsLength = ({ evaluation }: PointState): boolean =>
 const isRepaired = ({ tape }: Bench, { evaluation }: PointState): boolean =>
   tape.changes.some((work) => evaluation !== undefined && stoodBefore(tape.entries, evaluation.entry, work))
 
+/** A beep where the limit is lower than what it beeps at. */
+const wantsOhms = ({ reason, evaluation }: PointState): boolean =>
+  reason === 'range-too-high' && evaluation?.entry.reading.method === 'beeper'
+
 /** Insulation whose volts or ohms had not come up yet: the tips stay where they are. */
 const notThereYet: ReadonlySet<string> = new Set(['hold-until-settled', 'test-voltage-low', 'test-voltage-unknown'])
 
@@ -126,6 +130,7 @@ function readStep(
   if (point.verdict === 'outside' && isRepaired(bench, point))
     return { step, status: 'again', anew: true, point, entry }
   if (wantsLength(point)) return { step, status: 'again', later: true, length: true, point, entry }
+  if (wantsOhms(point)) return { step, status: 'again', point, entry }
   const provesNothing = finding.open.some((one) => one.entry === entry && one.why === 'none')
   if (point.reason === 'conditions-not-met') return { step, status: 'done', anew: true, point, entry }
   if (!provesNothing || point.reason === undefined) return { step, status: 'done', point, entry }

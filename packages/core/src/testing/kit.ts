@@ -161,6 +161,18 @@ export const growler: Instrument = {
   functions: [{ quantity: 'current', ranges: [{ fullScale: 6, resolution: 0.1, percentOfReading: 2, counts: 1 }] }],
 }
 
+/** A supply that shows what it gives. */
+export const benchSupply: Instrument = {
+  id: 's1',
+  name: 'Bench supply S1',
+  overSign: 'OL',
+  ranging: 'auto',
+  functions: [
+    { quantity: 'voltage', ranges: [{ fullScale: 32, resolution: 0.1, percentOfReading: 1, counts: 2 }] },
+    { quantity: 'current', ranges: [{ fullScale: 5, resolution: 0.01, percentOfReading: 1, counts: 2 }] },
+  ],
+}
+
 /** All that lies on the demo shop's benches (SCENARIO, "Kit"), the everyday meter first. */
 export const kit: Instrument[] = [
   pocketMeter,
@@ -173,4 +185,5 @@ export const kit: Instrument[] = [
   handMeter,
   coarseMeter,
   windingTester,
+  benchSupply,
 ]

@@ -1,3 +1,4 @@
+import { brokeDown, isCounted } from '../../document'
 import { entriesThatStand } from '../tape'
 import type { Bench, Evaluation } from '../figure'
 import type { SupplyVolts } from './relationState'
@@ -7,8 +8,10 @@ import type { SupplyVolts } from './relationState'
  * @example
  * voltsOf(scenes.valve().bench, scenes.valve().of('draw'))?.volts // 24
  */
-export function voltsOf({ tape }: Bench, amps: Evaluation): SupplyVolts | undefined {
-  const supplies = entriesThatStand(tape, 'supply')
+export function voltsOf({ tape, run }: Bench, amps: Evaluation): SupplyVolts | undefined {
+  // a diode that was driven backwards took the supply with it, and what stands across the coil now is another
+  const counted = isCounted(run.card)
+  const supplies = entriesThatStand(tape, 'supply').filter((entry) => !(counted && brokeDown(entry)))
   const away = ({ at }: { at: string }) => Math.abs(Date.parse(at) - Date.parse(amps.entry.at))
   const on = supplies.filter((entry) => entry.while === 'on').sort((a, b) => away(a) - away(b))
   const loaded = on.find(({ check }) => check === amps.check.id) ?? on.find(({ check }) => check === undefined)

@@ -19,10 +19,11 @@ const closedBelow = 5
 export function judgeContacts(bench: Bench, checks: PreparedCheck[], readings: Evaluation[], all: Evaluation[]): Whole {
   const input = relayInput(bench.prepared.card, checks, readings)
   const { verdict } = relayRoles(input)
-  if (verdict === 'undecided') return { verdict: 'none', reason: 'undecided', wanted: [] }
+  // a beep is joined for the roles; how many ohms the contact has it does not say
+  const apart = new Map(readings.filter(beepsOnly).map((one) => [one, one]))
+  if (verdict === 'undecided') return { verdict: 'none', reason: 'undecided', wanted: [], apart }
   if (verdict !== 'operates')
     return { verdict: 'outside', reason: verdict, wanted: wantedAgain(bench, input, verdict, readings, all) }
-  const apart = new Map<Evaluation, Evaluation>()
   for (const one of readings) {
     const ohms = ohmsRead(one)
     if (
@@ -35,6 +36,9 @@ export function judgeContacts(bench: Bench, checks: PreparedCheck[], readings: E
   }
   return { verdict: 'within', wanted: [], apart }
 }
+
+const beepsOnly = ({ entry, reason }: Evaluation): boolean =>
+  entry.reading.method === 'beeper' && reason === 'range-too-high'
 
 /**
  * What a relay's contact checks observed, and what its card knows of it.
@@ -105,5 +109,5 @@ function twiceOpen(bench: Bench, one: Evaluation, all: Evaluation[]): boolean {
       observationOf(other)?.energised !== null &&
       !bench.tape.gone.has(other.entry.id),
   )
-  return [...again, ...otherWay].some((other) => ohmsRead(other) === 'Infinity')
+  return [...again, ...otherWay].some((other) => observationOf(other)?.ohms === 'Infinity')
 }

@@ -1,3 +1,4 @@
+import { isCounted } from '../../document'
 import { contactsOf, relayRoles, type Drive } from '../../function'
 import { threeConstructions, groups, type Construction } from '../../relations'
 import { ohmsRead, readsFinite, type Bench, type Evaluation } from '../figure'
@@ -17,6 +18,10 @@ export interface RelayBlades {
   polarised?: boolean
   /** the way that it moves, where that is one only */
   drive?: Drive
+  /** a drive the other way round broke the supply down: a diode stands across the coil, and nothing has moved yet */
+  backwards?: true
+  /** what would decide with the fewest readings; empty once it is decided, or nothing can */
+  missing: { pair: [string, string]; drive: Drive | null }[]
 }
 /** Three pins against each construction they could be of. */
 export interface ThreePins {
@@ -64,11 +69,31 @@ function bladesOf(
   const readings = checks.flatMap(({ id }) => standing(id))
   if (readings.length === 0) return undefined
   const input = relayInput(card, checks, readings)
-  const { coil, common, normallyClosed, normallyOpen, polarised } = relayRoles(input)
+  const { coil, common, normallyClosed, normallyOpen, polarised: told, verdict, missing } = relayRoles(input)
   if (!coil) return undefined
-  const [moved] = contactsOf(input, coil).moved
-  const drive = polarised === true && moved ? { drive: moved } : {}
-  return { kind: 'relay', coil, common, normallyClosed, normallyOpen, polarised, ...drive }
+  const { moved, ways } = contactsOf(input, coil)
+  const [way] = moved
+  // a diode lets it be driven one way only, whatever was tried
+  const polarised = told ?? (input.drive && way ? true : undefined)
+  const drive = polarised === true && way ? { drive: way } : {}
+  const other = ways.find(({ plus }) => plus !== way?.plus)
+  const changed = normallyOpen ?? normallyClosed
+  const turned =
+    verdict === 'operates' && polarised === undefined && changed && other ? [{ pair: changed, drive: other }] : []
+  return {
+    kind: 'relay',
+    coil,
+    common,
+    normallyClosed,
+    normallyOpen,
+    polarised,
+    ...drive,
+    ...(isCounted(card) && input.drive && !way ? { backwards: true as const } : {}),
+    missing: [
+      ...missing.map(({ a, b, energised }) => ({ pair: [a, b] as [string, string], drive: energised })),
+      ...turned,
+    ],
+  }
 }
 
 function pinsOf(check: PreparedCheck, readings: Evaluation[]): ThreePins | undefined {
