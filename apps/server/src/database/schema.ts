@@ -16,6 +16,7 @@ import {
 import { document, id, moment } from './columnTypes'
 
 export * from './doorSchema'
+export * from './rewindSchema'
 
 export const people = mysqlTable('people', {
   id: id('id').primaryKey(),

@@ -102,3 +102,9 @@ export async function publishedRevision(queries: Queries, id: string): Promise<n
   const [row] = await queries.select({ published: cards.published }).from(cards).where(eq(cards.id, id))
   return row?.published ?? undefined
 }
+
+/** What a card's model is called, with its maker; empty where the card is not here. */
+export async function modelOf(queries: Queries, id: string): Promise<string> {
+  const [card] = await queries.select({ maker: cards.maker, model: cards.model }).from(cards).where(eq(cards.id, id))
+  return card ? `${card.maker} ${card.model}`.trim() : ''
+}

@@ -21,6 +21,7 @@ import { notFound } from '../http/problem'
 import { bytesOf, follows, sendPieces } from '../http/streamed'
 import { cardRoutes } from './cards'
 import { doorRoutes, keyRoutes } from './door'
+import { rewindRoutes } from './rewinds'
 import type { Served } from './served'
 import { allPeople } from '../repositories/people'
 import { allInstruments, readSettings } from '../repositories/shop'
@@ -141,6 +142,7 @@ export function apiRoutes({ database, heavy, version, house }: Served): Router {
     ),
   )
 
+  router.use(rewindRoutes({ database }))
   router.use('/cards', cardRoutes({ database, heavy }))
 
   router.post(

@@ -1,15 +1,16 @@
-import type { ShopRun } from '@sure-spool/contract'
+import type { ShopRewind, ShopRun } from '@sure-spool/contract'
 import type { Instrument } from '@sure-spool/core'
 import { canonical } from '../canonical'
 import type { Queries } from '../database/connect'
 import { revisionsPage } from '../repositories/revisions'
 import { entriesOf, runsPage, type RunRow } from '../repositories/runs'
+import { entriesOfRewind, rewindsPage, type RewindRow } from '../repositories/rewinds'
 import { allPeople } from '../repositories/people'
 import { allInstruments, readSettings } from '../repositories/shop'
 import { unitsPage } from '../repositories/units'
 import { inPages, jsonList } from './jsonText'
 
-const pageOf = { cards: 100, units: 500, runs: 100 }
+const pageOf = { cards: 100, units: 500, runs: 100, rewinds: 100 }
 
 /**
  * Everything of this shop as one document, a piece of its text at a time: a shop of any size is given out in little memory, and other
@@ -33,6 +34,12 @@ export async function* exportShop(queries: Queries): AsyncGenerator<string> {
   yield ',"runs":'
   const runs = inPages((after: { id: string } | undefined) => runsPage(queries, after?.id, pageOf.runs))
   yield* jsonList(runs, async (row) => ({ ...asShopRun(row, instruments), entries: await entriesOf(queries, row.id) }))
+  yield ',"rewinds":'
+  const rewinds = inPages((after: { id: string } | undefined) => rewindsPage(queries, after?.id, pageOf.rewinds))
+  yield* jsonList(rewinds, async (row) => ({
+    ...asShopRewind(row, instruments),
+    entries: await entriesOfRewind(queries, row.id),
+  }))
   yield '}'
 }
 
@@ -43,11 +50,24 @@ const asShopRun = (row: RunRow, instruments: Instrument[]): Omit<ShopRun, 'entri
   card: { id: row.card, revision: row.revision },
   history: row.history as ShopRun['history'],
   rule: row.rule as ShopRun['rule'],
-  instruments: row.instruments.map((one) => {
-    const today = instruments.find(({ id }) => id === one.id)
-    return today && canonical(today) === canonical(one) ? one.id : one
-  }),
+  instruments: byIds(row.instruments, instruments),
   startedAt: row.startedAt,
   startedBy: row.startedBy,
   ...(row.compare === null ? {} : { compare: row.compare }),
 })
+
+const asShopRewind = (row: RewindRow, instruments: Instrument[]): Omit<ShopRewind, 'entries'> => ({
+  id: row.id,
+  unit: row.unit,
+  ...(row.before === null ? {} : { before: row.before }),
+  startedAt: row.startedAt,
+  startedBy: row.startedBy,
+  instruments: byIds(row.instruments, instruments),
+  coils: row.coils,
+})
+
+const byIds = (used: Instrument[], now: Instrument[]): (Instrument | string)[] =>
+  used.map((one) => {
+    const today = now.find(({ id }) => id === one.id)
+    return today && canonical(today) === canonical(one) ? one.id : one
+  })

@@ -11,6 +11,7 @@ import { allInstruments, insertKit } from '../repositories/shop'
 import { insertUnit, moveUnit, readUnit } from '../repositories/units'
 import { unwatched, type Watched } from '../heavy/watched'
 import { accept } from './accept'
+import { importRewinds } from './importRewinds'
 import { keepCards } from './importCards'
 import { keepJudged } from './keepJudged'
 
@@ -65,6 +66,7 @@ export async function importShop(
       counts.runs++
       counts.entries += added
     }
+    await importRewinds(queries, shop, everybody)
     await note(queries, 'imported', shop.settings.name, by, { ...counts })
     return counts
   })

@@ -1,6 +1,7 @@
 import type { Card } from '@sure-spool/core'
 import type { Outgoing } from '../store/outgoing'
 import { decisionWords } from '../words/kinds'
+import { rewindKindWords } from '../words/rewind'
 import { clock, day } from '../words/times'
 
 /** What an item is, for the person who made it: kind, what it is of, and when. */
@@ -12,6 +13,10 @@ export function asideWords(item: Outgoing, card?: Card): { what: string; of: str
       return { what: 'Part taken in', of: `${item.body.tag}, ${when(item.body.takenInAt)}` }
     case 'run':
       return { what: 'Run begun', of: when(item.body.startedAt) }
+    case 'rewind':
+      return { what: 'Rewind begun', of: when(item.body.startedAt) }
+    case 'rewind-entry':
+      return { what: rewindKindWords[item.body.kind], of: when(item.body.at) }
     case 'entry':
       return entryWords(item.body, card)
   }

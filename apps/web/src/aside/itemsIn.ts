@@ -1,4 +1,12 @@
-import { cardSchema, entrySchema, newRunSchema, newUnitSchema, sealSchema } from '@sure-spool/contract'
+import {
+  cardSchema,
+  entrySchema,
+  newRewindSchema,
+  newRunSchema,
+  newUnitSchema,
+  rewindEntrySchema,
+  sealSchema,
+} from '@sure-spool/contract'
 import { z } from 'zod'
 import type { Outgoing } from '../store/outgoing'
 
@@ -16,6 +24,8 @@ const itemsSchema = z.array(
     z.object({ ...made, id: z.string(), kind: z.literal('unit'), body: newUnitSchema }),
     z.object({ ...made, id: z.string(), kind: z.literal('run'), body: newRunSchema }),
     z.object({ ...made, id: z.string(), kind: z.literal('entry'), run: z.string(), body: entrySchema }),
+    z.object({ ...made, id: z.string(), kind: z.literal('rewind'), body: newRewindSchema }),
+    z.object({ ...made, id: z.string(), kind: z.literal('rewind-entry'), rewind: z.string(), body: rewindEntrySchema }),
   ]),
 )
 

@@ -27,6 +27,7 @@ import TapeRow from './TapeRow.vue'
 import UnitLine from './UnitLine.vue'
 import { useAwake } from './useAwake'
 import { useBackToLine } from './useBackToLine'
+import { useBeep } from './useBeep'
 import { useBeside } from './useBeside'
 import { useBenchTray } from './useBenchTray'
 import { useCardOfRun } from './useCardOfRun'
@@ -35,6 +36,7 @@ import { useIsolation } from './useIsolation'
 import { useLine } from './useLine'
 import { usePlainStep } from './usePlainStep'
 import { useQuestions } from './useQuestions'
+import { useToWinder } from './useToWinder'
 import { useWorkDone } from './useWorkDone'
 
 /** The bench: one run, one thing to do at a time. Keys belong to the line while it is open. */
@@ -49,12 +51,14 @@ const told = refAutoReset('', 10_000)
 const reading = ref<InstanceType<typeof ReadingWork>>()
 const finding = ref<InstanceType<typeof FindingPanel>>()
 const { line, problem, ...typing } = useLine(bench)
-const { question, ...questions } = useQuestions((words) => (told.value = words))
 const tell = (words: string) => void (told.value = words)
+const { question, ...questions } = useQuestions(tell)
+const { beeps, beep } = useBeep(tell)
 const doing = useWorkDone(questions.ask, tell)
 const isolation = useIsolation(questions.ask, tell)
 const beside = useBeside(questions.ask, tell)
 const cardOfRun = useCardOfRun(tell)
+const toWinder = useToWinder(questions.ask, tell)
 const { holding, answers, canBeKept } = useHolding()
 const plain = usePlainStep()
 useAwake()
@@ -71,8 +75,10 @@ onMounted(() => document.getElementById('work')?.focus())
 const step = computed(() => bench.current?.step)
 const isReading = computed(() => step.value?.kind === 'reading')
 const atFinding = computed(() => step.value?.kind === 'finding')
-watch(atFinding, () => screenChanged())
-watch(atFinding, () => (reopened.value = false))
+watch(atFinding, () => {
+  screenChanged()
+  reopened.value = false
+})
 watch(() => bench.stepId, stepChanged)
 const shownEvaluation = computed(() => bench.evaluationOf(bench.current?.entry) ?? bench.lastReading)
 const meterSaid = computed(() =>
@@ -101,17 +107,6 @@ const situation = computed<BenchSituation>(() => {
 function keepSo(): void {
   const held = holding.value
   if (held && canBeKept.value) questions.keep(held.id, reasonsFor(held.id))
-}
-/** steps on which a path or none is all that is asked */
-const beeps = computed(
-  () =>
-    bench.check !== undefined &&
-    (['continuity', 'contacts', 'pair-matrix'].includes(bench.check.kind) ||
-      bench.limit?.expectOpen !== undefined ||
-      bench.limit?.kind === 'closed'),
-)
-function beep(heard: boolean): void {
-  told.value = beeps.value ? (bench.keepBeep(heard) ?? '') : 'A beep says nothing here: this step wants its ohms.'
 }
 const nth = (act: keyof typeof benchKeys.acts, key: string) => benchKeys.acts[act].keys.indexOf(key)
 
@@ -169,6 +164,7 @@ useScreenKeys(
     turn: () => reading.value?.turn(),
     grounds: () => (grounds.value = !grounds.value && shownEvaluation.value !== undefined),
     decide: () => bench.goTo('finding'),
+    winder: () => toWinder(bench.state),
     decideAgain: () => (reopened.value = true),
     mute: () => (muted.value = muted.value === 'yes' ? 'no' : 'yes'),
     sheet: () => router.push({ name: 'sheet', params: { run: props.run } }),
@@ -244,6 +240,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
       v-if="atFinding && question"
       :question="question.question"
       :offers="question.offers"
+      :need="!question.free"
       @keep="questions.answered"
       @leave="questions.leave"
     />

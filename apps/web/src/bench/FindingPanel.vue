@@ -124,6 +124,7 @@ defineExpose({ choose, settle })
           <RouterLink class="runs" :to="{ name: 'unit', params: { id: state.run.unit.id } }"
             >its runs, and what became of it</RouterLink
           >
+          <ScreenKey v-if="decision.what === 'rewind'" main act="winder" />
           <ScreenKey quiet act="decideAgain" />
           <ScreenKey v-if="onward" main act="onward" :label="onward" />
         </span>

@@ -37,6 +37,7 @@ export const benchKeys = stateKeys(
     pick: { keys: [...'ab'], label: 'how it was taken', cap: 'a b', when: ['figure'] },
     choose: { keys: [...'abcef'], label: 'decide', cap: 'a b c e f', when: ['finding'], settles: true },
     settle: { keys: [...'123'], label: 'go and do it', cap: '1–3', when: ['finding'] },
+    winder: { keys: ['r'], label: 'to the winder', when: ends },
     decideAgain: { keys: ['d'], label: 'decide again', when: ['closed'] },
     onward: { keys: ['Enter'], label: 'the next part', when: ['closed'] },
     up: { keys: ['ArrowUp'], label: 'up the path', when: resting, repeats: true },

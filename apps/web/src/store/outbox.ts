@@ -154,6 +154,9 @@ export const useOutbox = defineStore('outbox', () => {
     if (first?.kind === 'card') await sendCard(first)
     if (first?.kind === 'unit') await sendUnit(first)
     if (first?.kind === 'run') await ask<RunView>('/runs', { method: 'POST', body: first.body, seal: first.seal })
+    if (first?.kind === 'rewind') await ask('/rewinds', { method: 'POST', body: first.body, seal: first.seal })
+    if (first?.kind === 'rewind-entry')
+      await ask(`/rewinds/${first.rewind}/entries`, { method: 'POST', body: entriesOf(batch) })
     if (first?.kind !== 'entry') return
     const answer = await ask<Kept>(`/runs/${first.run}/entries`, { method: 'POST', body: entriesOf(batch) })
     for (const listener of listeners) listener({ run: first.run, kept: answer })

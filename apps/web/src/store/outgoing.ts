@@ -1,5 +1,5 @@
-import type { Entry } from '@sure-spool/core'
-import type { NewRun, NewUnit, Seal, WrittenCard } from '@sure-spool/contract'
+import type { Entry, RewindEntry } from '@sure-spool/core'
+import type { NewRewind, NewRun, NewUnit, Seal, WrittenCard } from '@sure-spool/contract'
 
 /** Something the server has not acknowledged: it stays in this browser until it has. */
 export type Outgoing = {
@@ -15,12 +15,17 @@ export type Outgoing = {
   | { kind: 'unit'; body: NewUnit }
   | { kind: 'run'; body: NewRun }
   | { kind: 'entry'; run: string; body: Entry }
+  | { kind: 'rewind'; body: NewRewind }
+  | { kind: 'rewind-entry'; rewind: string; body: RewindEntry }
 )
 
 /** Whether an item rests on one that is gone: a unit on its card, a run on its unit, an entry on its run or an earlier entry. */
 export function refersTo(item: Outgoing, gone: ReadonlySet<string>): boolean {
   if (item.kind === 'unit') return gone.has(item.body.card.id)
   if (item.kind === 'run') return gone.has(item.body.unit)
+  if (item.kind === 'rewind') return gone.has(item.body.unit)
+  if (item.kind === 'rewind-entry')
+    return gone.has(item.rewind) || (item.body.kind === 'take-back' && gone.has(item.body.entry))
   if (item.kind !== 'entry') return false
   const { body } = item
   if (gone.has(item.run)) return true

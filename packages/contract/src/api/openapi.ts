@@ -5,6 +5,7 @@ import { cardFileRoutes } from './cardFileRoutes'
 import { cardRoutes } from './cardRoutes'
 import { doorRoutes } from './doorRoutes'
 import type { Route } from './route'
+import { rewindRoutes } from './rewindRoutes'
 import { runRoutes } from './runRoutes'
 import { shopRoutes } from './shopRoutes'
 import { unitRoutes } from './unitRoutes'
@@ -19,6 +20,7 @@ export const routes: Route[] = [
   ...cardFileRoutes,
   ...cardRoutes,
   ...runRoutes,
+  ...rewindRoutes,
 ]
 
 /** The OpenAPI 3.1 document of the API, built once. */

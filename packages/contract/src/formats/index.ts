@@ -13,11 +13,13 @@ export {
   runSchema,
   unitInRunSchema,
 } from './run'
+export { coilSchema, rewindEntrySchema, rewindSchema } from './rewind'
 export { sentencesOf, type PathProblem } from './sentences'
 export {
   accessSchema,
   personSchema,
   placeSchema,
+  shopRewindSchema,
   shopRunSchema,
   shopSchema,
   shopSettingsSchema,
@@ -25,6 +27,7 @@ export {
   type Access,
   type Person,
   type Shop,
+  type ShopRewind,
   type ShopRun,
   type ShopSettings,
   type Unit,

@@ -1,7 +1,8 @@
-import { complaintIds, type Entry } from '@sure-spool/core'
+import { complaintIds, type Entry, type RewindEntry } from '@sure-spool/core'
 import { z } from 'zod'
 import { figureSchema, idSchema, labelSchema, momentSchema, percentSchema, wordSchema, wordsSchema } from './basics'
 import { cardSchema } from './card'
+import { coilSchema, rewindEntrySchema } from './rewind'
 import { comparisonSchema, entrySchema, historySchema, instrumentSchema } from './run'
 
 /** What a person may do here: everything; all of the work; the work, deciding with a second person's word; reading. */
@@ -73,6 +74,18 @@ export const shopRunSchema = z.strictObject({
   entries: z.array(entrySchema),
 })
 
+/** A rewind as a shop file carries it: its meters by their ids where they are the same still. */
+export const shopRewindSchema = z.strictObject({
+  id: idSchema,
+  unit: idSchema,
+  before: idSchema.optional(),
+  startedAt: momentSchema,
+  startedBy: idSchema,
+  instruments: z.array(z.union([wordSchema, instrumentSchema])),
+  coils: z.array(coilSchema).min(1).max(400),
+  entries: z.array(rewindEntrySchema),
+})
+
 /** Everything of a shop, for moving house. */
 export const shopSchema = z.strictObject({
   format: z.literal('sure-spool/shop', 'must be "sure-spool/shop"'),
@@ -83,6 +96,7 @@ export const shopSchema = z.strictObject({
   cards: z.array(cardSchema),
   units: z.array(unitSchema),
   runs: z.array(shopRunSchema),
+  rewinds: z.array(shopRewindSchema).optional(),
 })
 
 export type Access = z.infer<typeof accessSchema>
@@ -91,4 +105,5 @@ export type ShopSettings = z.infer<typeof shopSettingsSchema>
 export type UnitPlace = z.infer<typeof placeSchema>
 export type Unit = z.infer<typeof unitSchema>
 export type ShopRun = Omit<z.infer<typeof shopRunSchema>, 'entries'> & { entries: Entry[] }
+export type ShopRewind = Omit<z.infer<typeof shopRewindSchema>, 'entries'> & { entries: RewindEntry[] }
 export type Shop = z.infer<typeof shopSchema>

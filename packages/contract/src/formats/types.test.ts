@@ -1,7 +1,8 @@
-import type { Card, Entry, Instrument, Reading, Run } from '@sure-spool/core'
+import type { Card, Entry, Instrument, Reading, Rewind, RewindEntry, Run } from '@sure-spool/core'
 import { expect, test } from '@jest/globals'
 import type { z } from 'zod'
 import type { cardSchema } from './card'
+import type { rewindEntrySchema, rewindSchema } from './rewind'
 import type { entrySchema, instrumentSchema, readingSchema, runSchema } from './run'
 
 type Equal<A, B> = (<T>() => T extends A ? 1 : 2) extends <T>() => T extends B ? 1 : 2 ? true : false
@@ -14,5 +15,7 @@ test('the schemas and core’s interfaces are held equal by the type checker', (
   expect(holds<Fits<z.infer<typeof instrumentSchema>, Instrument>>(true)).toBe(true)
   expect(holds<Fits<z.infer<typeof entrySchema>, Entry>>(true)).toBe(true)
   expect(holds<Fits<z.infer<typeof runSchema>, Run>>(true)).toBe(true)
+  expect(holds<Fits<z.infer<typeof rewindEntrySchema>, RewindEntry>>(true)).toBe(true)
+  expect(holds<Fits<z.infer<typeof rewindSchema>, Rewind>>(true)).toBe(true)
   expect(holds<Equal<z.infer<typeof readingSchema>['kind'], Reading['kind']>>(true)).toBe(true)
 })

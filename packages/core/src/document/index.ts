@@ -1,6 +1,7 @@
 export * from './card'
 export * from './ids'
 export * from './run'
+export * from './rewind'
 export { nextEntry } from './nextEntry'
 export { nodesOf } from './nodesOf'
 export { onceFor } from './onceFor'

@@ -1,8 +1,6 @@
-/** The core or bobbin the first turn lies on, in mm. */
-export type CoilShape =
-  | { kind: 'round'; coreMm: number }
-  | { kind: 'racetrack'; coreLengthMm: number; coreWidthMm: number }
-  | { kind: 'rectangle'; a: number; b: number }
+import type { CoilShape } from '../document'
+
+export type { CoilShape }
 
 export interface CoilGeometry {
   shape: CoilShape

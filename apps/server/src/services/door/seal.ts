@@ -51,6 +51,24 @@ export async function theirs<B extends { by: string }>(queries: Queries, body: B
 }
 
 /**
+ * Holds of entries that each was made by whom it names.
+ * @returns the proofs to be kept beside them, by their ids
+ */
+export async function sealsOf(
+  queries: Queries,
+  entries: readonly { id: string; by: string }[],
+  seals: (Seal | null)[] | undefined,
+): Promise<Map<string, Proof>> {
+  const proofs = new Map<string, Proof>()
+  for (const [i, entry] of entries.entries()) {
+    const seal = seals?.[i]
+    await madeBy(queries, entry.by, entry, seal, `entries[${i}].by`)
+    if (seal) proofs.set(entry.id, seal)
+  }
+  return proofs
+}
+
+/**
  * Holds of entries that each was made by whom it names, and of a decision that names a second person that they gave their word for it.
  * @returns the proofs to be kept beside them, by their ids
  */
@@ -60,11 +78,8 @@ export async function provenBy(
   seals: (Seal | null)[] | undefined,
   seconds: Record<string, Seal> | undefined,
 ): Promise<ReadonlyMap<string, Proof>> {
-  const proofs = new Map<string, Proof>()
+  const proofs = await sealsOf(queries, entries, seals)
   for (const [i, entry] of entries.entries()) {
-    const seal = seals?.[i]
-    await madeBy(queries, entry.by, entry, seal, `entries[${i}].by`)
-    if (seal) proofs.set(entry.id, seal)
     if (entry.kind !== 'decision' || entry.second === undefined || here()?.open) continue
     const path = `entries[${i}].second`
     const word = seconds?.[entry.id]

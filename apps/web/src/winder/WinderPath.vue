@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import type { RewindState, RewindStep } from '@sure-spool/core'
+import { computed } from 'vue'
+import VerdictMark from '../drawings/VerdictMark.vue'
+import { phaseWords, rewindStepWords } from '../words/rewind'
+
+/** The path of a rewind in working order. */
+const props = defineProps<{ state: RewindState; here: string | undefined }>()
+const emit = defineEmits<{ go: [step: string] }>()
+const phases = computed(() => {
+  const found = new Map<RewindStep['phase'], RewindStep[]>()
+  for (const step of props.state.steps) found.set(step.phase, [...(found.get(step.phase) ?? []), step])
+  return [...found.entries()]
+})
+const turnsOf = ({ id, coil }: RewindStep) => {
+  const one = props.state.coils.find((each) => each.coil.id === coil)
+  if (!one) return ''
+  if (id.startsWith('wind')) return one.turns > 0 ? String(one.turns) : ''
+  return id.startsWith('turns') && one.original.turns !== undefined ? String(one.original.turns) : ''
+}
+</script>
+
+<template>
+  <nav class="path" aria-label="Path">
+    <section v-for="[phase, steps] in phases" :key="phase">
+      <h2>{{ phaseWords[phase] }}</h2>
+      <ul>
+        <li v-for="step in steps" :key="step.id">
+          <button
+            class="plain step"
+            :class="{ here: step.id === here, todo: step.status !== 'done' }"
+            :aria-current="step.id === here ? 'step' : undefined"
+            @click="emit('go', step.id)"
+          >
+            <span><VerdictMark v-if="step.status === 'done'" mark="done" :size="14" /></span>
+            <span>{{ rewindStepWords(state, step) }}</span>
+            <span class="n">{{ turnsOf(step) }}</span>
+          </button>
+        </li>
+      </ul>
+    </section>
+  </nav>
+</template>
+
+<style scoped>
+.path {
+  border-right: 1px solid var(--hairline);
+  overflow: auto;
+  padding: 8px 0;
+}
+h2 {
+  padding: 6px 16px 0 20px;
+  font-size: 16px;
+}
+.step {
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr) auto;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+  width: 100%;
+  padding: 2px 14px 2px 16px;
+  border-left: 5px solid transparent;
+  line-height: 1.2;
+}
+.step.here {
+  background: var(--tint);
+  border-color: var(--copper);
+  font-weight: 650;
+}
+.step.todo:not(.here) {
+  color: var(--muted);
+}
+@media (max-width: 900px) {
+  .path {
+    border-right: 0;
+    border-bottom: 1px solid var(--hairline);
+    max-height: 220px;
+  }
+}
+</style>

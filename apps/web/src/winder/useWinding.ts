@@ -1,0 +1,249 @@
+import { wire, type CoilState, type RewindStep, type WireFit } from '@sure-spool/core'
+import { computed, ref, watch } from 'vue'
+import { emptyLine, keptText, openLine, press, type Line } from '../reading/line'
+import { useRewind } from '../store/rewind'
+import { useShop } from '../store/shop'
+import { typedEnds, typedLay, typedStep, typedStrands, typedTurns, typedWinding } from './typedWinding'
+import { useCounter } from './useCounter'
+
+const lays = [
+  { machine: 'cw', lay: 'cw' },
+  { machine: 'cw', lay: 'ccw' },
+  { machine: 'ccw', lay: 'cw' },
+  { machine: 'ccw', lay: 'ccw' },
+] as const
+
+/** What is typed and pressed at the winder, made entries of the rewind. */
+export function useWinding() {
+  const store = useRewind()
+  const shop = useShop()
+  /** chosen by hand; null follows the work */
+  const cursor = ref<string | null>(null)
+  const line = ref<Line | null>(null)
+  const problem = ref('')
+  /** this coil is laid the other way than it should be */
+  const other = ref(false)
+  const step = computed<RewindStep | undefined>(() => {
+    const { steps = [], step: due } = store.state ?? {}
+    return steps.find(({ id }) => id === (cursor.value ?? due)) ?? steps.at(-1)
+  })
+  const kind = computed(() => step.value?.id.split(':')[0] ?? '')
+  const coil = computed<CoilState | undefined>(() => store.state?.coils.find((one) => one.coil.id === step.value?.coil))
+  const of = computed(() => (kind.value === 'turns' ? ('strip' as const) : ('wind' as const)))
+  const { turns, set, add } = useCounter(() =>
+    store.rewind && coil.value ? `${store.rewind.id}/${coil.value.coil.id}/${of.value}` : undefined,
+  )
+  watch(
+    () => step.value?.id,
+    () => {
+      line.value = null
+      problem.value = ''
+      other.value = false
+    },
+  )
+  // what another bench or an earlier day counted is gone on from
+  watch(
+    coil,
+    (one) => {
+      const known = of.value === 'strip' ? one?.stripped : one?.turns
+      if (known !== undefined && known > turns.value) set(known)
+    },
+    { immediate: true },
+  )
+
+  const id = () => coil.value?.coil.id ?? ''
+  const done = () => void (cursor.value = null)
+  const lay = computed(() => {
+    const due = coil.value?.lay
+    return due && other.value ? (due === 'cw' ? ('ccw' as const) : ('cw' as const)) : due
+  })
+  const ohmMeter = computed(() =>
+    store.rewind?.instruments.find(({ functions }) => functions.some(({ quantity }) => quantity === 'resistance')),
+  )
+
+  function go(by: 1 | -1): void {
+    const { steps = [] } = store.state ?? {}
+    const at = steps.findIndex((one) => one.id === step.value?.id)
+    cursor.value = steps[Math.min(steps.length - 1, Math.max(0, at + by))]?.id ?? null
+  }
+
+  /** All were counted: of the old coil, or on the new one. */
+  function counted(): void {
+    if (!coil.value || turns.value === 0) {
+      problem.value = 'Nothing is counted yet: Space is one turn, + is ten, or type the number.'
+      return
+    }
+    if (kind.value === 'turns') store.add({ kind: 'original', coil: id(), facts: { turns: turns.value } })
+    else
+      store.add({
+        kind: 'wound',
+        coil: id(),
+        turns: turns.value,
+        ...(lay.value ? { lay: lay.value } : {}),
+        ...(store.state?.direction ? { machine: store.state.direction.machine } : {}),
+      })
+    done()
+  }
+
+  function keepLine(): void {
+    const text = line.value ? keptText(line.value) : ''
+    const wrong = keptAs(text)
+    problem.value = wrong === '' ? '' : `${wrong} Nothing was kept of “${text.slice(0, 40)}”.`
+    if (wrong === '') line.value = null
+  }
+
+  /** @returns what is wrong with it; empty where it was kept */
+  function keptAs(text: string): string {
+    const typing = { decimalComma: shop.settings.decimalComma }
+    if (kind.value === 'turns') {
+      const found = typedTurns(text)
+      if (!found) return 'Type the turns, layer by layer where you can: 12, 11, 8.'
+      set(found.turns)
+      store.add({ kind: 'original', coil: id(), facts: found })
+      done()
+      return ''
+    }
+    if (kind.value === 'wire') {
+      const found = typedStrands(text, typing)
+      if (!found) return 'Type the micrometer, with the strands that lay side by side: 5x 4.81.'
+      store.add({ kind: 'gauge', coil: id(), ...found, candidates: [] })
+      return ''
+    }
+    const found = typedWinding(text, typing, ohmMeter.value?.id)
+    if (!found) return 'Type turns so far, or with them ohms and warmth: 2400 2.74k @ 22.'
+    set(found.turns)
+    if ('reading' in found) store.add({ kind: 'mid-wind', coil: id(), ...found })
+    else store.add({ kind: 'count', coil: id(), of: 'wind', turns: found.turns })
+    return ''
+  }
+
+  /** Words for a step that wants them. @returns what is wrong with them; empty where they were kept */
+  function say(words: string): string {
+    if (kind.value === 'lay') {
+      const found = typedLay(words)
+      if (!found) return 'Say cw or ccw, and from where it is seen: cw from outside.'
+      store.add({ kind: 'original', coil: id(), facts: found })
+    } else if (kind.value === 'ends') {
+      const found = typedEnds(words)
+      if (!found) return 'Say where the start is; a semicolon; where the finish is.'
+      store.add({ kind: 'original', coil: id(), facts: found })
+    } else {
+      const found = typedStep(words)
+      if (!found)
+        return 'Begin with what was done: leads, insulated, taped, wax, varnish, epoxy, bake, label, no fixing.'
+      store.add(found)
+    }
+    done()
+    return ''
+  }
+
+  const build = computed(() => coil.value?.original.wire?.build)
+  const fits = computed<WireFit[]>(() => (coil.value?.gauges.at(-1)?.fits ?? []).slice(0, 6))
+  function take(at: number): boolean {
+    const fit = fits.value[at]
+    if (!fit) return false
+    const { awg, bareMm, overallMm, build: film } = fit
+    const size = awg === undefined ? (bareMm === undefined ? {} : { bareMm }) : { awg }
+    store.add({ kind: 'original', coil: id(), facts: { wire: { ...size, overallMm, build: film } } })
+    done()
+    return true
+  }
+  /** The film that is looked for: single, heavy, either. */
+  function turnBuild(): void {
+    const next = { undefined: 'single', single: 'heavy', heavy: undefined } as const
+    const to = next[String(build.value) as keyof typeof next]
+    store.add({ kind: 'original', coil: id(), facts: { wire: to === undefined ? {} : { build: to } } })
+  }
+
+  function turned(at: number): void {
+    const way = lays[at]
+    if (way) store.add({ kind: 'direction', ...way })
+    done()
+  }
+
+  const here = () => ({ coil: id(), turns: turns.value })
+  const ground = () =>
+    store.add({ kind: 'live-ground', state: store.state?.ground === 'off' ? 'on' : 'off', ...here() })
+  const beep = () => store.add({ kind: 'live-ground', state: 'beep', ...here() })
+  const mended = () => store.add({ kind: 'live-ground', state: 'mended', ...here() })
+  function broke(then: 'splice' | 'again'): void {
+    store.add({ kind: 'broke', ...here(), then })
+    if (then === 'again') set(0)
+    other.value = false
+  }
+
+  /** Takes back what was entered last. */
+  function undo(): void {
+    const last = store.lastEntry
+    if (last) store.add({ kind: 'take-back', entry: last.id, reason: 'undone' })
+  }
+
+  const open = (key: string) => void (line.value = openLine(key, ''))
+  function type(key: string): void {
+    const next = press(line.value ?? emptyLine, key)
+    line.value = next.text === '' ? null : next
+    problem.value = ''
+  }
+  const put = (text: string) =>
+    void (line.value = text === '' ? null : { ...openLine('', ''), text: text.slice(0, 60) })
+
+  return {
+    step,
+    kind,
+    coil,
+    cursor,
+    line,
+    problem,
+    turns,
+    add,
+    lay,
+    other,
+    fits,
+    build,
+    go,
+    counted,
+    keepLine,
+    say,
+    take,
+    turnBuild,
+    turned,
+    ground,
+    beep,
+    mended,
+    broke,
+    undo,
+    open,
+    type,
+    put,
+    clear: () => void (line.value = null),
+    done,
+  }
+}
+
+/** Gauges or sizes next to a wire, thinner and thicker. */
+export function nextWires(
+  of: { awg?: number; bareMm?: number },
+  sizes: readonly number[],
+): { awg?: number; bareMm?: number }[] {
+  if (of.awg !== undefined) return [{ awg: of.awg + 1 }, { awg: of.awg }, ...(of.awg > 0 ? [{ awg: of.awg - 1 }] : [])]
+  const { bareMm } = of
+  if (bareMm === undefined) return []
+  const thinner = sizes.filter((size) => size < bareMm).at(-1)
+  const thicker = sizes.find((size) => size > bareMm)
+  return [thinner, bareMm, thicker].flatMap((size) => (size === undefined ? [] : [{ bareMm: size }]))
+}
+
+/** What a wire measures over its film, mm; undefined for none. */
+export function overallOf({
+  awg,
+  bareMm,
+  build,
+}: {
+  awg?: number
+  bareMm?: number
+  build?: 'single' | 'heavy'
+}): number | undefined {
+  if (awg === undefined && bareMm === undefined) return undefined
+  const one = wire(awg === undefined ? { bareMm: bareMm ?? 1 } : { awg })
+  return one.bareMm + (build === 'heavy' ? one.heavyBuildMm : one.singleBuildMm)
+}

@@ -1,0 +1,40 @@
+import { stateKeys } from '../keys/statement'
+
+const counting = ['turns', 'wind'] as const
+const figures = ['turns', 'wire', 'wind'] as const
+const resting = ['turns', 'wire', 'wind', 'direction', 'plan', 'prove'] as const
+
+/** What the keys do at the winder. A step that wants words has its own line open. */
+export const winderKeys = stateKeys(
+  'The winder',
+  ['absent', ...resting, 'line', 'asking'],
+  {
+    open: { keys: [...'0123456789.,'], label: 'type the figure', cap: '0–9', when: figures },
+    keepLine: { keys: ['Enter'], label: 'keep', when: ['line'] },
+    clearLine: { keys: ['Escape'], label: 'clear the line', when: ['line'] },
+    one: { keys: [' '], label: 'one turn', when: counting, repeats: true },
+    ten: { keys: ['+'], label: 'ten turns', when: counting, repeats: true },
+    counted: { keys: ['Enter'], label: 'that is all of them', when: counting },
+    build: { keys: ['h'], label: 'single or heavy film', when: ['wire'] },
+    take: { keys: [...'abcdef'], label: 'it is this wire', cap: 'a–f', when: ['wire'] },
+    turn: { keys: [...'abcd'], label: 'what one turn showed', cap: 'a–d', when: ['direction'] },
+    ground: { keys: ['g'], label: 'live ground on or off', when: ['wind'] },
+    beep: { keys: ['y'], label: 'it beeps', when: ['wind'] },
+    mended: { keys: ['u'], label: 'mended', when: ['wind'] },
+    alike: { keys: ['q'], label: 'laid the other way', when: ['wind'] },
+    splice: { keys: ['b'], label: 'broke, spliced', when: ['wind'] },
+    restart: { keys: ['a'], label: 'begin it again', when: ['wind'] },
+    keepPlan: { keys: ['Ctrl+Enter'], label: 'keep the plan', when: ['plan'] },
+    prove: { keys: ['Enter'], label: 'prove it', when: ['prove'] },
+    up: { keys: ['ArrowUp'], label: 'up the path', when: resting, repeats: true },
+    down: { keys: ['ArrowDown'], label: 'down the path', when: resting, repeats: true },
+    follow: { keys: ['Escape'], label: 'the step that is open', when: resting },
+    undo: { keys: ['Backspace'], label: 'undo last', when: figures },
+    note: { keys: ['n'], label: 'note', when: resting },
+    sheet: { keys: ['p'], label: 'the sheet', when: ['turns', 'wire', 'wind', 'direction', 'prove'] },
+    save: { keys: ['s'], label: 'save as JSON', when: ['turns', 'wire', 'wind', 'direction', 'prove'] },
+  },
+  ['line'],
+)
+
+export type WinderSituation = (typeof winderKeys.situations)[number]

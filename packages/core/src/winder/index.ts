@@ -1,0 +1,14 @@
+export { causesOfRewind } from './causesOfRewind'
+export { nextRewindEntry } from './nextRewindEntry'
+export { rewindRefusal } from './rewindRefusal'
+export { rewindState } from './rewindState'
+export type {
+  CoilState,
+  GaugeRead,
+  MidCheck,
+  RewindPhase,
+  RewindRemark,
+  RewindState,
+  RewindStep,
+  WholeWinding,
+} from './rewindStanding'
