@@ -11,6 +11,7 @@ import { together } from './shop/together'
 import { history } from './shop/history'
 import { kinds } from './shop/kinds'
 import { open } from './shop/open'
+import { rewindsOf } from './shop/rewinds'
 import type { Story } from './shop/story'
 
 const here = dirname(fileURLToPath(import.meta.url))
@@ -121,6 +122,10 @@ const shop: Shop = shopSchema.parse({
   cards,
   units: all.map((one) => one.unit),
   runs: all.flatMap((one) => one.runs),
+  rewinds: rewindsOf(
+    all.map((one) => one.unit),
+    nextId,
+  ),
 })
 writeFileSync(join(here, 'shop.json'), `${JSON.stringify(shop)}\n`)
 process.stdout.write(

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import type { Queue } from '@sure-spool/contract'
+import type { Queue, RewindList } from '@sure-spool/contract'
 import { expect, test, type World } from './world'
 
 type Group = 'the bench' | 'cards' | 'the shop'
@@ -11,6 +11,8 @@ async function addresses(world: World, group?: Group): Promise<{ name: string; p
   const runOf = (tag: string) => units.find((one) => one.tag === tag)?.standing?.run ?? ''
   const unitOf = (tag: string) => units.find((one) => one.tag === tag)?.id ?? ''
   const card = units.find((one) => one.tag === 'SQ-0431')?.card.id ?? ''
+  const { rewinds } = await world.get<RewindList>(`/units/${unitOf('SQ-0362')}/rewinds`)
+  const rewind = rewinds[0]?.id ?? ''
   const all: { name: string; path: string; ready: string; group: Group }[] = [
     { name: 'queue', path: '/', ready: 'Waiting', group: 'the bench' },
     { name: 'bench, held', path: `/bench/${runOf('SQ-0431')}`, ready: 'Between readings', group: 'the bench' },
@@ -32,6 +34,8 @@ async function addresses(world: World, group?: Group): Promise<{ name: string; p
     },
     { name: 'kit', path: '/kit', ready: 'Multimeter M2', group: 'the shop' },
     { name: 'shop', path: '/shop', ready: 'Moving house', group: 'the shop' },
+    { name: 'winder', path: `/rewinds/${rewind}`, ready: 'to go of 31', group: 'the shop' },
+    { name: 'winding sheet', path: `/rewinds/${rewind}/sheet`, ready: 'All that was done', group: 'the shop' },
   ]
   return all.filter((one) => group === undefined || one.group === group)
 }

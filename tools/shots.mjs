@@ -35,14 +35,10 @@ await run(async () => {
     say(`${name}.png`)
   }
   await take('queue', '/')
-  await take('take-in', '/', {
-    act: async (page) => {
-      await page.keyboard.press('i')
-      await page.waitForTimeout(300)
-      await page.keyboard.type('twin')
-      await page.waitForTimeout(400)
-    },
-  })
+  const rewound = await fetch(`${address}/api/v1/units/${unit('SQ-0362')?.id}/rewinds`).then((response) =>
+    response.json(),
+  )
+  await take('winder', `/rewinds/${rewound.rewinds[0].id}`)
   await take('bench-within', bench('SQ-0438'))
   await take('bench-held', bench('SQ-0431'))
   await take('bench-dark', bench('SQ-0431'), { colorScheme: 'dark' })

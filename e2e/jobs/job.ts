@@ -3,7 +3,7 @@ import type { RunView } from '@sure-spool/contract'
 import type { BenchPage } from '../benchPage'
 import { expect, type World } from '../world'
 
-export { expect, test } from '../world'
+export { expect, test, type World } from '../world'
 
 /** What `docs/jobs.md` says a job takes, in keys pressed on the bench. */
 function keysWritten(job: string): number | undefined {

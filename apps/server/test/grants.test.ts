@@ -36,6 +36,12 @@ describe('the server’s own user of the database', () => {
     },
   )
 
+  test('adds to rewinds and their tapes, and removes nothing there', async () => {
+    for (const table of ['rewinds', 'rewind_entries'])
+      expect(await refused(`DELETE FROM ${table}`)).toBe('ER_TABLEACCESS_DENIED_ERROR')
+    expect(await refused('UPDATE rewind_entries SET n = 0')).toMatch(/ER_(TABLEACCESS|COLUMNACCESS)_DENIED_ERROR/)
+  })
+
   test.each(['runs', 'units', 'people', 'benches', 'seats', 'secrets'])('removes nothing from %s', async (table) => {
     expect(await refused(`DELETE FROM ${table}`)).toBe('ER_TABLEACCESS_DENIED_ERROR')
   })
@@ -57,6 +63,13 @@ describe('the server’s own user of the database', () => {
     const card = { ...world.shop.cards[0], id: run.id, revision: 1, state: 'draft' }
     expect((await bench.ask('put', `/cards/${run.id}/revisions/1`).send({ card, by })).status).toBe(200)
     expect((await bench.ask('delete', `/cards/${run.id}/revisions/1`).query({ by })).status).toBe(200)
+    const [unit] = world.shop.units
+    const coils = [{ id: 'c1', winding: 'low', label: 'low' }]
+    const startedAt = '2026-11-25T10:00:00.000Z'
+    const begun = { id: v7(), unit: unit?.id, startedAt, by, coils }
+    expect((await bench.ask('post', '/rewinds').send(begun)).status).toBe(201)
+    const wound = { id: v7(), rewind: begun.id, n: 1, at: startedAt, by, kind: 'wound', coil: 'c1', turns: 31 }
+    expect((await bench.ask('post', `/rewinds/${begun.id}/entries`).send({ entries: [wound] })).status).toBe(200)
     expect((await bench.ask('post', '/shop/import').send(world.shop)).status).toBe(200)
     expect((await request(world.app).get('/readyz')).status).toBe(200)
   })

@@ -14,13 +14,18 @@ beforeAll(async () => {
 }, 60_000)
 afterAll(() => world.end())
 
+const byId = (a: { id: string }, b: { id: string }) => (a.id < b.id ? -1 : 1)
+/** Without when the server received it: that is its own. */
+const asMade = <T extends { id: string; entries: { receivedAt?: string }[] }>(all: readonly T[] = []) =>
+  [...all]
+    .sort(byId)
+    .map((one) => ({ ...one, entries: one.entries.map(({ receivedAt: _receivedAt, ...entry }) => entry) }))
 const sorted = (shop: Shop) => ({
   ...shop,
-  cards: [...shop.cards].sort((a, b) => (a.id < b.id ? -1 : 1)),
-  units: [...shop.units].sort((a, b) => (a.id < b.id ? -1 : 1)),
-  runs: [...shop.runs]
-    .sort((a, b) => (a.id < b.id ? -1 : 1))
-    .map((run) => ({ ...run, entries: run.entries.map(({ receivedAt: _receivedAt, ...entry }) => entry) })),
+  cards: [...shop.cards].sort(byId),
+  units: [...shop.units].sort(byId),
+  runs: asMade(shop.runs),
+  rewinds: asMade(shop.rewinds),
 })
 
 describe('moving house', () => {

@@ -9,7 +9,10 @@ const rights: Record<string, string> = {
   readings: added,
   findings: added,
   audit: added,
+  rewind_entries: added,
   runs: changed,
+  // its head never changes; it is locked while its tape grows
+  rewinds: changed,
   units: changed,
   people: changed,
   secrets: changed,

@@ -141,7 +141,7 @@ figcaption {
   stroke: var(--outside);
 }
 text {
-  font: 600 20px var(--figures);
+  font: 600 17px var(--figures);
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--panel);

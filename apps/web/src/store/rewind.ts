@@ -79,12 +79,13 @@ export const useRewind = defineStore('rewind', () => {
 
   /** Begins a rewind of a unit. @returns its id */
   async function begin(of: RewindView['unit'], before: string | undefined, coils: Coil[]): Promise<string> {
+    if (!shop.person || shop.person.access === 'reader') throw new Error('Who only reads here begins no rewind.')
     const body: NewRewind = {
       id: newId(),
       unit: of.id,
       ...(before === undefined ? {} : { before }),
       startedAt: rightNow().toISOString(),
-      by: shop.person?.id ?? '',
+      by: shop.person.id,
       coils,
     }
     outbox.put({ id: body.id, kind: 'rewind', body: plain(body) })

@@ -10,6 +10,7 @@ import '../look/controls/signs'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { familyWords, historyWords } from '../words/kinds'
+import RewindsOf from '../winder/RewindsOf.vue'
 import RunsTable from './RunsTable.vue'
 import { unitKeys } from './unitKeys'
 import { useUnit } from './useUnit'
@@ -88,6 +89,7 @@ useScreenKeys(unitKeys, () => 'unit', {
         uncertainties.
       </p>
     </template>
+    <RewindsOf :id="id" of="units" />
   </main>
   <main v-else class="unit-screen">
     <h1>{{ problem ? 'This unit cannot be shown.' : 'Opening the unit …' }}</h1>

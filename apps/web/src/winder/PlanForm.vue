@@ -90,7 +90,7 @@ const beside = computed(() =>
     return one
       ? [
           {
-            key: wireWords(other, figures),
+            key: wireWords({ ...size }, figures),
             chosen: size.awg === wire.value.awg && size.bareMm === wire.value.bareMm,
             ...one,
           },
@@ -169,7 +169,6 @@ defineExpose({ keep })
       />
       <PickField v-model="form.from" label="where that comes from" :options="[...sources]" />
       <TextField v-model="form.why" label="why" />
-      <ScreenKey main act="keepPlan" />
     </form>
     <div class="comes">
       <CoilPicture v-if="planned" :planned="planned" :traverse-mm="form.traverseMm" :overall-mm="wire.overallMm" />
@@ -203,6 +202,7 @@ defineExpose({ keep })
         {{ figures.bound(Number(planned.high.toPrecision(3))) }}: what packing and tension leave open.
       </p>
       <p v-else class="muted">Turns or ohms, the wire, and the room: then it is computed here.</p>
+      <p><ScreenKey main act="keepPlan" /></p>
     </div>
   </div>
 </template>

@@ -53,8 +53,9 @@ const words = computed(() => places.value.map(({ said }) => said).join('; '))
 
 <style scoped>
 .poles {
-  width: 100%;
-  max-height: 250px;
+  max-width: 100%;
+  height: 250px;
+  justify-self: center;
 }
 .core {
   fill: none;

@@ -46,7 +46,7 @@ const ohms = (value: number) => figures.bound(Number(value.toPrecision(4)))
     </section>
     <PolesPicture v-if="sisters.length > 1" :coils="sisters" :here="coil" />
     <section v-if="here && factLines(here.original, figures).length > 0">
-      <h2 class="label">As {{ here.coil.label }} was</h2>
+      <h2 class="label">As it was</h2>
       <dl>
         <div v-for="one in factLines(here.original, figures)" :key="one.name">
           <dt>{{ one.name }}</dt>

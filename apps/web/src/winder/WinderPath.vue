@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RewindState, RewindStep } from '@sure-spool/core'
-import { computed } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { phaseWords, rewindStepWords } from '../words/rewind'
 
@@ -12,6 +12,10 @@ const phases = computed(() => {
   for (const step of props.state.steps) found.set(step.phase, [...(found.get(step.phase) ?? []), step])
   return [...found.entries()]
 })
+const path = ref<HTMLElement>()
+const showHere = () => path.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest' })
+watch(() => props.here, showHere, { flush: 'post' })
+onMounted(showHere)
 const turnsOf = ({ id, coil }: RewindStep) => {
   const one = props.state.coils.find((each) => each.coil.id === coil)
   if (!one) return ''
@@ -21,7 +25,7 @@ const turnsOf = ({ id, coil }: RewindStep) => {
 </script>
 
 <template>
-  <nav class="path" aria-label="Path">
+  <nav ref="path" class="path" aria-label="Path">
     <section v-for="[phase, steps] in phases" :key="phase">
       <h2>{{ phaseWords[phase] }}</h2>
       <ul>

@@ -63,8 +63,8 @@ useScreenKeys(winderSheetKeys, () => 'sheet', {
                 <th>Planned</th>
                 <td>
                   {{ Math.round(one.planned?.turns ?? one.plan.turns ?? 0) }} turns,
-                  {{ wireWords(one.plan.wire ?? {}, figures) }};
-                  {{ one.plan.why }}
+                  {{ wireWords(one.plan.wire ?? {}, figures) }}
+                  <template v-if="one.plan.why">({{ one.plan.why }})</template>
                 </td>
               </tr>
               <tr v-if="whole(one.coil.winding)">
@@ -123,6 +123,15 @@ useScreenKeys(winderSheetKeys, () => 'sheet', {
 </template>
 
 <style scoped>
+/* paper is white under either theme */
+.sheet {
+  --panel: #fff;
+  --ink: #000;
+  --tint: #e8e8e8;
+  --copper: #000;
+  --hairline: #bbb;
+  --muted: #333;
+}
 .acts {
   display: flex;
   gap: 12px;

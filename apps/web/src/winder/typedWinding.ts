@@ -37,9 +37,12 @@ export function typedLay(text: string): Pick<CoilFacts, 'lay' | 'seenFrom'> | nu
 
 /** Start and finish: `deep at the right lug; over the top to the left lug`. */
 export function typedEnds(text: string): Pick<CoilFacts, 'start' | 'finish'> | null {
-  const [start = '', finish = ''] = text
-    .split(/;|\bfinish(?:es)?\b:?/i)
-    .map((part) => part.replace(/^[\s,]*(?:start(?:s)?\b:?)?/i, '').replace(/[\s,]+$/, ''))
+  const [start = '', finish = ''] = text.split(/;|\bfinish(?:es)?\b:?/i).map((part) =>
+    part
+      .replace(/^[\s,]*(?:start(?:s)?\b:?)?/i, '')
+      .replace(/[\s,]+$/, '')
+      .trim(),
+  )
   return start === '' ? null : { start, ...(finish === '' ? {} : { finish }) }
 }
 
@@ -61,7 +64,7 @@ export function typedWinding(text: string, { decimalComma }: Typing, meter: stri
   const [front = '', behind] = text.split('@')
   const parts = front.trim().split(/\s+/)
   const turns = number(parts[0] ?? '')
-  if (!(turns >= 0) || turns > 1e6) return null
+  if (parts[0] === '' || !(turns >= 0) || turns > 1e6) return null
   if (parts.length === 1) return behind === undefined ? { turns } : null
   const made = typedReading(
     parts.slice(1).join(' '),
