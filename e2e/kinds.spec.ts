@@ -24,7 +24,7 @@ test('a relay whose break contact is welded: power only after ohms, and a fault 
   await bench.type('0.12')
   await bench.type('0.12')
   await bench.type('0.12')
-  await expect(bench.title).toHaveText(/Contact .* stays closed\./)
+  await bench.goToTest(/Contact .* stays closed\./)
   expect((await stateOf(bench, world)).finding).toBe('fault-found')
 })
 

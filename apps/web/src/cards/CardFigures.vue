@@ -7,6 +7,7 @@ import { conditionWords } from '../words/conditions'
 import { useFigures } from '../words/figures'
 import CheckLimits from './CheckLimits.vue'
 import { limitRows } from './limitRows'
+import RewindsOf from '../winder/RewindsOf.vue'
 import RevisionsTable from './RevisionsTable.vue'
 import { recordWords } from './useRecord'
 
@@ -60,6 +61,7 @@ const sourceOf = (id: string) => props.card.sources.find((source) => source.id =
       <strong>{{ relation.label }}</strong> <span class="muted">{{ sourceOf(relation.source) }}</span>
     </p>
     <RevisionsTable class="relation" :card="card" :revisions="revisions" />
+    <RewindsOf :id="card.id" class="relation" of="cards" />
   </section>
 </template>
 
