@@ -1,5 +1,13 @@
 import type { ShopRewind, Unit } from '@sure-spool/contract'
-import { nextRewindEntry, typedReading, type Coil, type Reading, type Rewind, type RewindBody } from '@sure-spool/core'
+import {
+  gaugeFits,
+  nextRewindEntry,
+  typedReading,
+  type Coil,
+  type Reading,
+  type Rewind,
+  type RewindBody,
+} from '@sure-spool/core'
 import { pocketMeter } from '@sure-spool/core/testing'
 import { person } from './people'
 
@@ -20,12 +28,15 @@ function read(text: string, quantity: 'length' | 'resistance'): Reading {
 const poles = Array.from({ length: 10 }, (_, i) => ({ id: `ring-${i + 1}`, winding: 'ring', label: `pole ${i + 1}` }))
 const heavy = { bareMm: 0.9, overallMm: 0.963, build: 'heavy' } as const
 const fine = { awg: 44, overallMm: 0.0556, build: 'single' } as const
-const gauge = (coil: string, strands: number, text: string): RewindBody => ({
+const gauge = (coil: string, strands: number, text: string, build: 'single' | 'heavy'): RewindBody => ({
   kind: 'gauge',
   coil,
   strands,
   reading: read(text, 'length'),
-  candidates: [],
+  build,
+  candidates: gaugeFits({ overallMm: Number.parseFloat(text) / strands, strands, build }).map(({ awg, bareMm }) =>
+    awg === undefined ? { bareMm } : { awg },
+  ),
 })
 const half = (coil: string, turns: number, text: string, partC: number): RewindBody => ({
   kind: 'mid-wind',
@@ -49,8 +60,8 @@ const stories: WoundStory[] = [
         coil: 'ring-1',
         facts: { start: 'inside, at the frame screw', finish: 'over the top to pole 2' },
       },
-      gauge('ring-1', 1, '0.968 mm'),
-      gauge('ring-1', 5, '4.81 mm'),
+      gauge('ring-1', 1, '0.968 mm', 'heavy'),
+      gauge('ring-1', 5, '4.81 mm', 'heavy'),
       { kind: 'original', coil: 'ring-1', facts: { wire: heavy } },
       { kind: 'step', what: 'edges', words: 'edges of pole 4 rounded: the film was cut there' },
       {
@@ -82,7 +93,7 @@ const stories: WoundStory[] = [
         coil: 'second',
         facts: { start: 'deep at the right lug', finish: 'outside, to the left lug' },
       },
-      gauge('second', 10, '0.56 mm'),
+      gauge('second', 10, '0.56 mm', 'single'),
       { kind: 'original', coil: 'second', facts: { wire: fine } },
       {
         kind: 'plan',

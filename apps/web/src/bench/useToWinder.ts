@@ -1,4 +1,4 @@
-import { causesOfRewind, type Coil, type RunState } from '@sure-spool/core'
+import { windingsToRewind, type Coil, type RunState } from '@sure-spool/core'
 import { useRouter } from 'vue-router'
 import { useRewind } from '../store/rewind'
 import type { useQuestions } from './useQuestions'
@@ -19,7 +19,7 @@ export function useToWinder(ask: Ask, tell: (words: string) => void): (state: Ru
 
   return (state) => {
     if (!state) return
-    const windings = causesOfRewind(state)
+    const windings = windingsToRewind(state)
     const names = windings.map(({ label }) => label).join(', ')
     const question = `How many poles or bobbins is ${names || 'the winding'} wound on, each? Enter is one`
     const answer = (words: string): void => {

@@ -9,7 +9,7 @@ const own = { listenToStorageChanges: false }
  * What is in the hand: for each quantity the meter last taken up for it, else the one taken up last where it is made for it too, and tips or
  * clips. All are remembered by this browser.
  */
-export function useMeter(run: () => Run | undefined, quantity: () => Quantity) {
+export function useMeter(run: () => Pick<Run, 'instruments'> | undefined, quantity: () => Quantity) {
   const contact = useLocalStorage<'tips' | 'clips'>('spool.contact', 'tips', own)
   const inHand = useLocalStorage<Partial<Record<Quantity, string>>>('spool.meters', {}, own)
   const takenLast = useLocalStorage('spool.meter', '', own)

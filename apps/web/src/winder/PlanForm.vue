@@ -29,7 +29,7 @@ interface Form {
   packing?: number
   awg?: number
   bareMm?: number
-  build: 'single' | 'heavy'
+  build?: 'single' | 'heavy'
   from: CoilPlan['from']
   why: string
 }
@@ -51,10 +51,10 @@ function formOf({ original, plan }: CoilState): Form {
     a: shape ? firstOf(shape) : plan?.meanTurnMm,
     b: shape && secondOf(shape),
     traverseMm: plan?.traverseMm,
-    packing: plan?.packing ?? 0.65,
+    packing: plan?.packing,
     awg: wire.awg,
     bareMm: wire.bareMm,
-    build: wire.build ?? 'single',
+    build: wire.build,
     from: plan?.from ?? 'original',
     why: plan?.why ?? '',
   }
@@ -68,8 +68,9 @@ const shape = computed<CoilShape | undefined>(() => {
 })
 const wire = computed(() => {
   const size = form.awg === undefined ? (form.bareMm === undefined ? {} : { bareMm: form.bareMm }) : { awg: form.awg }
-  const overallMm = overallOf({ ...size, build: form.build })
-  return { ...size, build: form.build, ...(overallMm === undefined ? {} : { overallMm }) }
+  const { build } = form
+  const overallMm = build && overallOf({ ...size, build })
+  return { ...size, ...(build ? { build } : {}), ...(overallMm === undefined ? {} : { overallMm }) }
 })
 const room = computed(() =>
   form.kind === 'mean'
@@ -81,11 +82,14 @@ const room = computed(() =>
       },
 )
 const aim = computed(() => (form.aim === 'turns' ? { turns: form.turns } : { ohms20: form.ohms20 }))
-const planned = computed(() => planCoil({ ...room.value, ...aim.value, wire: wire.value }))
+/** how high it builds is told by what the film adds */
+const planned = computed(() =>
+  form.kind !== 'mean' && !form.build ? null : planCoil({ ...room.value, ...aim.value, wire: wire.value }),
+)
 /** the same aim in the next wires */
 const beside = computed(() =>
   nextWires(wire.value, metricSizes).flatMap((size) => {
-    const other = { ...size, build: form.build }
+    const other = { ...size, ...(form.build ? { build: form.build } : {}) }
     const one = planCoil({ ...room.value, ...aim.value, wire: other })
     return one
       ? [
@@ -110,7 +114,7 @@ const dims = computed(
 /** @returns what keeps it from being a plan; empty where it was kept */
 function keep(): string {
   const made = planned.value
-  if (!made) return 'Too little to compute from: turns or ohms, the wire, and the room or the mean turn.'
+  if (!made) return 'Too little to compute from: turns or ohms, the wire with its film, and the room or the mean turn.'
   const { original } = props.coil
   const { lay, seenFrom, start, finish } = original
   const facts = Object.fromEntries(

@@ -84,7 +84,9 @@ const ohms = (value: number) => figures.bound(Number(value.toPrecision(4)))
     <section v-for="one in here?.mid ?? []" :key="one.entry">
       <h2 class="label">At {{ one.turns }} turns</h2>
       <p>
-        <strong class="n">{{ ohms(one.ohms20) }}</strong> at 20 °C, {{ figures.plain(one.ohmsPerTurn, 3) }} Ω a turn.
+        <strong class="n">{{ ohms(one.ohms20) }}</strong> at 20 °C<template v-if="one.assumedC"
+          >, which nobody measured on it</template
+        >, {{ figures.plain(one.ohmsPerTurn, 3) }} Ω a turn.
         <template v-if="one.projected"
           >{{ one.projected.turns }} turns end at
           <strong class="n">{{ figures.bound(Number(one.projected.ohms20.toPrecision(3))) }}</strong> ±{{

@@ -28,7 +28,7 @@ const bench = useBench()
 const router = useRouter()
 const figures = useFigures()
 const winding = useWinding()
-const { step, kind, coil, line, problem, turns, lay, other, fits, build } = winding
+const { step, kind, coil, line, problem, turns, lay, machine, meter, other, fits, build } = winding
 const plan = ref<InstanceType<typeof PlanForm>>()
 const noting = ref(false)
 const asked = ref('')
@@ -37,10 +37,7 @@ watch(
   (id) => void store.open(id),
   { immediate: true },
 )
-watch(
-  () => step.value?.id,
-  () => (asked.value = ''),
-)
+watch(step, () => (asked.value = ''))
 
 const wantsWords = computed(() => ['lay', 'ends', 'finish'].includes(kind.value))
 const situation = computed<WinderSituation>(() => {
@@ -77,7 +74,7 @@ const tape = computed(() => {
       gone: state.takenBack.has(entry.id),
     }))
 })
-const nth = (act: keyof typeof winderKeys.acts, key: string) => winderKeys.acts[act].keys.indexOf(key)
+const nth = (act: 'take' | 'turn', key: string) => winderKeys.acts[act].keys.indexOf(key)
 
 function say(words: string): void {
   if (noting.value) {
@@ -121,6 +118,7 @@ useScreenKeys(
     beep: winding.beep,
     mended: winding.mended,
     alike: () => (other.value = !other.value),
+    meter: winding.nextMeter,
     splice: () => winding.broke('splice'),
     restart: () => winding.broke('again'),
     keepPlan: () => (problem.value = plan.value?.keep() ?? ''),
@@ -183,7 +181,9 @@ const turnWords = [
             ><template v-else>{{ -left }} more than the {{ target }} that were planned.</template>
           </p>
           <p v-if="kind === 'wind' && lay" class="left">
-            laid <strong>{{ layWords[lay] }}</strong>
+            laid <strong>{{ layWords[lay] }}</strong><template v-if="machine"
+              >: turn the machine {{ layWords[machine] }}</template
+            >
           </p>
           <p class="acts">
             <template v-if="kind !== 'wire'"
@@ -191,7 +191,8 @@ const turnWords = [
             /></template>
             <template v-if="kind === 'wind'"
               ><ScreenKey act="ground" /><ScreenKey act="beep" /><ScreenKey act="mended" /><ScreenKey
-                act="alike" /><ScreenKey act="splice" /><ScreenKey act="restart"
+                act="alike" /><ScreenKey act="meter" :label="meter?.name ?? 'next meter'" /><ScreenKey
+                act="splice" /><ScreenKey act="restart"
             /></template>
             <ScreenKey v-if="kind === 'wire'" act="build" :label="build ? `${build} film` : 'either film'" />
           </p>

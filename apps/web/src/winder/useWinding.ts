@@ -1,6 +1,7 @@
-import { wire, type CoilState, type RewindStep, type WireFit } from '@sure-spool/core'
+import { gaugeFits, wire, type CoilState, type RewindStep, type WireFit } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { emptyLine, keptText, openLine, press, type Line } from '../reading/line'
+import { useMeter } from '../reading/useMeter'
 import { useRewind } from '../store/rewind'
 import { useShop } from '../store/shop'
 import { typedEnds, typedLay, typedStep, typedStrands, typedTurns, typedWinding } from './typedWinding'
@@ -57,8 +58,15 @@ export function useWinding() {
     const due = coil.value?.lay
     return due && other.value ? (due === 'cw' ? ('ccw' as const) : ('cw' as const)) : due
   })
-  const ohmMeter = computed(() =>
-    store.rewind?.instruments.find(({ functions }) => functions.some(({ quantity }) => quantity === 'resistance')),
+  /** which way the machine must turn for that, by the turn that was tried */
+  const machine = computed(() => {
+    const tried = store.state?.direction
+    if (!tried || !lay.value) return undefined
+    return lay.value === tried.lay ? tried.machine : tried.machine === 'cw' ? ('ccw' as const) : ('cw' as const)
+  })
+  const { meter, nextMeter } = useMeter(
+    () => store.rewind,
+    () => 'resistance',
   )
 
   function go(by: 1 | -1): void {
@@ -80,7 +88,6 @@ export function useWinding() {
         coil: id(),
         turns: turns.value,
         ...(lay.value ? { lay: lay.value } : {}),
-        ...(store.state?.direction ? { machine: store.state.direction.machine } : {}),
       })
     done()
   }
@@ -106,10 +113,15 @@ export function useWinding() {
     if (kind.value === 'wire') {
       const found = typedStrands(text, typing)
       if (!found) return 'Type the micrometer, with the strands that lay side by side: 5x 4.81.'
-      store.add({ kind: 'gauge', coil: id(), ...found, candidates: [] })
+      const overallMm = (1000 * (found.reading.value ?? 0)) / found.strands
+      const film = build.value === undefined ? {} : { build: build.value }
+      const candidates = gaugeFits({ overallMm, strands: found.strands, ...film }).map(({ awg, bareMm }) =>
+        awg === undefined ? { bareMm } : { awg },
+      )
+      store.add({ kind: 'gauge', coil: id(), ...found, ...film, candidates })
       return ''
     }
-    const found = typedWinding(text, typing, ohmMeter.value?.id)
+    const found = typedWinding(text, typing, meter.value?.id)
     if (!found) return 'Type turns so far, or with them ohms and warmth: 2400 2.74k @ 22.'
     set(found.turns)
     if ('reading' in found) store.add({ kind: 'mid-wind', coil: id(), ...found })
@@ -137,7 +149,7 @@ export function useWinding() {
     return ''
   }
 
-  const build = computed(() => coil.value?.original.wire?.build)
+  const build = ref<'single' | 'heavy'>()
   const fits = computed<WireFit[]>(() => (coil.value?.gauges.at(-1)?.fits ?? []).slice(0, 6))
   function take(at: number): boolean {
     const fit = fits.value[at]
@@ -148,11 +160,9 @@ export function useWinding() {
     done()
     return true
   }
-  /** The film that is looked for: single, heavy, either. */
+  /** The film that the next reading is held against: single, heavy, either. It is no finding before a wire is chosen. */
   function turnBuild(): void {
-    const next = { undefined: 'single', single: 'heavy', heavy: undefined } as const
-    const to = next[String(build.value) as keyof typeof next]
-    store.add({ kind: 'original', coil: id(), facts: { wire: to === undefined ? {} : { build: to } } })
+    build.value = build.value === undefined ? 'single' : build.value === 'single' ? 'heavy' : undefined
   }
 
   function turned(at: number): void {
@@ -197,6 +207,9 @@ export function useWinding() {
     turns,
     add,
     lay,
+    machine,
+    meter,
+    nextMeter,
     other,
     fits,
     build,

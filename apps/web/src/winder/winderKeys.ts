@@ -22,6 +22,7 @@ export const winderKeys = stateKeys(
     beep: { keys: ['y'], label: 'it beeps', when: ['wind'] },
     mended: { keys: ['u'], label: 'mended', when: ['wind'] },
     alike: { keys: ['q'], label: 'laid the other way', when: ['wind'] },
+    meter: { keys: ['j'], label: 'next meter', when: ['wind'] },
     splice: { keys: ['b'], label: 'broke, spliced', when: ['wind'] },
     restart: { keys: ['a'], label: 'begin it again', when: ['wind'] },
     keepPlan: { keys: ['Ctrl+Enter'], label: 'keep the plan', when: ['plan'] },

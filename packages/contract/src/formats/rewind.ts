@@ -66,6 +66,7 @@ export const rewindEntrySchema = z.discriminatedUnion('kind', [
     coil: wordSchema,
     strands: z.int().min(1).max(1000),
     reading: readingSchema,
+    build: z.enum(['single', 'heavy']).optional(),
     candidates: z
       .array(z.strictObject({ awg: z.int().min(0).max(56).optional(), bareMm: millimetres.optional() }))
       .max(100),

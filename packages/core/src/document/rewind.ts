@@ -71,7 +71,15 @@ export type RewindStepId = (typeof rewindSteps)[number]
 export type RewindBody =
   /** what the stripping shows; a later fact goes before an earlier one */
   | { kind: 'original'; coil: string; facts: CoilFacts }
-  | { kind: 'gauge'; coil: string; strands: number; reading: Reading; candidates: { awg?: number; bareMm?: number }[] }
+  /** `build`: the film that was looked for */
+  | {
+      kind: 'gauge'
+      coil: string
+      strands: number
+      reading: Reading
+      build?: 'single' | 'heavy'
+      candidates: { awg?: number; bareMm?: number }[]
+    }
   | { kind: 'plan'; coil: string; plan: CoilPlan }
   /** a turn by hand: which way the machine went, and the lay that it made */
   | { kind: 'direction'; machine: 'cw' | 'ccw'; lay: 'cw' | 'ccw' }

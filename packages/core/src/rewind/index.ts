@@ -8,4 +8,12 @@ export { bareOfGauge, gaugeOfBare, wire, type Wire } from './wire'
 export { gaugeFits, micrometerMm, otherWires, strandsToTell, type WireFit } from './gaugeFits'
 export { metricSizes } from './metricSizes'
 export { midWind, type MidWind } from './midWind'
-export { gramsToHave, packingShare, planCoil, wireShare, type CoilToWind, type PlannedCoil } from './planCoil'
+export {
+  gramsToHave,
+  meanTurnShare,
+  packingShare,
+  planCoil,
+  wireShare,
+  type CoilToWind,
+  type PlannedCoil,
+} from './planCoil'

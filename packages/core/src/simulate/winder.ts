@@ -1,4 +1,4 @@
-import { planCoil, packingShare, wireShare, type CoilToWind } from '../rewind'
+import { meanTurnShare, planCoil, packingShare, wireShare, type CoilToWind } from '../rewind'
 import type { Chance } from './chance'
 
 /** A coil as a winder lays it: its ohms at 20 °C, and those it had half way. */
@@ -20,7 +20,7 @@ export function windBy(chance: Chance, plan: CoilToWind): WoundCoil | null {
   const laid: CoilToWind = {
     ...plan,
     ...(packing === undefined ? {} : { packing: packing / (1 + packingShare * chance.normal()) }),
-    ...(meanTurnMm === undefined ? {} : { meanTurnMm: meanTurnMm * (1 + meanTurnSpread * chance.normal()) }),
+    ...(meanTurnMm === undefined ? {} : { meanTurnMm: meanTurnMm * (1 + meanTurnShare * chance.normal()) }),
   }
   const aim = planCoil(plan)
   if (!aim) return null
@@ -30,6 +30,3 @@ export function windBy(chance: Chance, plan: CoilToWind): WoundCoil | null {
   const half = Math.max(1, Math.round(turns / 2))
   return { turns, ohms20: after(turns), half: { turns: half, ohms20: after(half) } }
 }
-
-/** A mean turn as it comes out, a standard deviation as a share. */
-const meanTurnSpread = 0.015

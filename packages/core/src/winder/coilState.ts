@@ -55,9 +55,10 @@ export function coilState(rewind: Rewind, coil: Coil, stand: RewindEntry[]): Coi
   }
 }
 
-function gaugeRead({ id, strands, reading }: RewindEntryOf<'gauge'>, { wire }: CoilFacts): GaugeRead {
+function gaugeRead({ id, strands, reading, build: lookedFor }: RewindEntryOf<'gauge'>, { wire }: CoilFacts): GaugeRead {
+  const build = lookedFor ?? wire?.build
   const overallMm = (1000 * (reading.value ?? 0)) / strands
-  const fits = gaugeFits({ overallMm, strands, ...(wire?.build ? { build: wire.build } : {}) })
+  const fits = gaugeFits({ overallMm, strands, ...(build ? { build } : {}) })
   return { entry: id, strands, overallMm, fits, others: otherWires(fits), wanted: strandsToTell(fits) }
 }
 
@@ -89,7 +90,16 @@ function midCheck(
       ? { geometry: { shape, traverseMm, packing, overallMm } }
       : {}),
   })
-  return told && { ...told, entry: entry.id, turns: entry.turns, ohms, atC: entry.partC ?? 20 }
+  return (
+    told && {
+      ...told,
+      entry: entry.id,
+      turns: entry.turns,
+      ohms,
+      atC: entry.partC ?? 20,
+      ...(entry.partC === undefined ? { assumedC: true as const } : {}),
+    }
+  )
 }
 
 /** Where the live ground beeped on a coil, and whether that was mended before the next thing. */

@@ -1,4 +1,4 @@
-export { causesOfRewind } from './causesOfRewind'
+export { windingsToRewind } from './windingsToRewind'
 export { nextRewindEntry } from './nextRewindEntry'
 export { rewindRefusal } from './rewindRefusal'
 export { rewindState } from './rewindState'

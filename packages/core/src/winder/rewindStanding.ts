@@ -38,6 +38,8 @@ export interface MidCheck extends MidWind {
   turns: number
   ohms: number
   atC: number
+  /** nobody measured it: 20 °C was taken */
+  assumedC?: true
 }
 
 export interface CoilState {

@@ -87,23 +87,28 @@ describe('a rewind by its entries', () => {
   })
 
   test('half way it says where it ends', () => {
-    const mid: RewindBody = { kind: 'mid-wind', coil: 'c1', turns: 16, reading: read('0.038', 'resistance'), partC: 20 }
+    const mid = { kind: 'mid-wind' as const, coil: 'c1', turns: 16, reading: read('0.038', 'resistance'), partC: 20 }
     const [check] = rewindState(grown(begun(), ...stripped, planned, turned, mid)).coils[0]?.mid ?? []
+    expect(check?.assumedC).toBeUndefined()
+    const { partC: _warm, ...cold } = mid
+    const [taken] = rewindState(grown(begun(), ...stripped, planned, turned, cold)).coils[0]?.mid ?? []
+    expect(taken).toMatchObject({ assumedC: true, atC: 20 })
+    expect(taken?.projected?.u2).toBeGreaterThan(check?.projected?.u2 ?? 1)
     expect(check?.projected).toMatchObject({ turns: 31, ohms20: expect.closeTo(0.0736, 3) })
   })
 })
 
 describe('what a colleague would say', () => {
   test('two wires fit the micrometer until enough strands lie side by side', () => {
-    const heavy: RewindBody = { kind: 'original', coil: 'c1', facts: { wire: { build: 'heavy' } } }
     const gauge = (strands: number, text: string): RewindBody => ({
       kind: 'gauge',
       coil: 'c1',
       strands,
+      build: 'heavy',
       reading: read(text, 'length'),
       candidates: [],
     })
-    const one = grown(begun(), heavy, gauge(1, '0.968 mm'))
+    const one = grown(begun(), gauge(1, '0.968 mm'))
     expect(ids(one)).toEqual(['gauges-too-near'])
     expect(rewindState(one).steps.find(({ id }) => id === 'wire:c1')?.status).toBe('again')
     expect(ids(grown(one, gauge(5, '4.81 mm')))).toEqual([])

@@ -1,4 +1,5 @@
 import type { Rewind, RewindEntry, RewindEntryOf } from '../document'
+import { takenBackIn } from '../judgement'
 import { poleWinding, type PlannedCoil } from '../rewind'
 import { coilState } from './coilState'
 import { remarksOn } from './rewindRemarks'
@@ -14,7 +15,7 @@ import type { CoilState, RewindState, WholeWinding } from './rewindStanding'
  * // 'turns:c1'
  */
 export function rewindState(rewind: Rewind): RewindState {
-  const takenBack = takenBackOf(rewind.entries)
+  const takenBack = takenBackIn(rewind.entries)
   const stand = rewind.entries.filter(({ id, kind }) => kind !== 'take-back' && !takenBack.has(id))
   const of = <K extends RewindEntry['kind']>(kind: K): RewindEntryOf<K>[] =>
     stand.filter((entry): entry is RewindEntryOf<K> => entry.kind === kind)
@@ -33,19 +34,13 @@ export function rewindState(rewind: Rewind): RewindState {
     ground: ground === 'mended' ? ('on' as const) : ground,
     ...(direction ? { direction } : {}),
     finished,
-    takenBack,
+    takenBack: new Set(takenBack.keys()),
   }
   const answered = new Set(of('answer').map(({ remark }) => remark))
   return {
     ...state,
     remarks: remarksOn(state).map((one) => (answered.has(one.key) ? { ...one, answered: true as const } : one)),
   }
-}
-
-function takenBackOf(entries: readonly RewindEntry[]): ReadonlySet<string> {
-  const gone = new Set<string>()
-  for (const entry of entries.toReversed()) if (entry.kind === 'take-back' && !gone.has(entry.id)) gone.add(entry.entry)
-  return gone
 }
 
 /** Poles of one winding in series alternate round the ring from how the first was laid; a coil alone is laid as it was. */

@@ -7,10 +7,17 @@ import type { Entry, EntryOf } from '../../document'
  * @example
  * takenBackIn(scenes.sound().run.entries).size // 0
  */
-export function takenBackIn(entries: readonly Entry[]): Map<string, Entry> {
-  const takenBack = new Map<string, Entry>()
-  for (const entry of entries) if (entry.kind === 'take-back') takenBack.set(entry.entry, entry)
-  for (const entry of entries) if (entry.kind === 'take-back' && takenBack.has(entry.id)) takenBack.delete(entry.entry)
+export function takenBackIn<E extends { id: string; kind: string }>(entries: readonly E[]): Map<string, E> {
+  const takenBack = new Map<string, E>()
+  const undone = (entry: E) => (entry.kind === 'take-back' && 'entry' in entry ? String(entry.entry) : undefined)
+  for (const entry of entries) {
+    const id = undone(entry)
+    if (id !== undefined) takenBack.set(id, entry)
+  }
+  for (const entry of entries) {
+    const id = undone(entry)
+    if (id !== undefined && takenBack.has(entry.id)) takenBack.delete(id)
+  }
   return takenBack
 }
 

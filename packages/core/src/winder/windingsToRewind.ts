@@ -5,9 +5,9 @@ import type { RunState } from '../state'
 /**
  * The windings that a run's end sends to the winder: those that its last decision names, else those that failed, else all of the card's.
  * @example
- * causesOfRewind(scenes.low().state).map(({ id }) => id) // [ 'low' ]
+ * windingsToRewind(scenes.low().state).map(({ id }) => id) // [ 'low' ]
  */
-export function causesOfRewind({ tape, causes, run: { card } }: RunState): Winding[] {
+export function windingsToRewind({ tape, causes, run: { card } }: RunState): Winding[] {
   const decision = entriesThatStand(tape, 'decision').findLast(({ what }) => what === 'rewind')
   const named = new Set((decision?.about ?? []).map(String))
   const failed = new Set(
