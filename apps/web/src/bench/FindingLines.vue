@@ -91,7 +91,10 @@ const looks = computed(() => [
         ><strong>{{ line.points }}, before</strong>{{ saidBeside(line)
         }}<small>{{ reasonLine(line.evaluation, figures) }}; {{ retakenBecause(line.key) }}</small></span
       >
-      <span class="fig n struck">{{ takenParts(line.evaluation, figures).digits }}</span>
+      <span class="fig n"
+        ><span class="struck">{{ takenParts(line.evaluation, figures).digits }}</span
+        ><small>{{ takenParts(line.evaluation, figures).unit }}</small></span
+      >
       <ReadingRuler small held v-bind="onRuler(line.evaluation)" />
     </div>
   </section>

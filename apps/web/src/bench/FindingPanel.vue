@@ -9,6 +9,7 @@ import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { decisionWords } from '../words/kinds'
 import { findingTitle, wouldSettle } from '../words/finding'
+import { remarkWords } from '../words/remarks'
 import { foundLines } from '../words/lines'
 import AskLine from './AskLine.vue'
 import { choicesFor, type Choice } from './decisions'
@@ -53,18 +54,37 @@ function choose(at: number): boolean {
   return true
 }
 
+/** what a colleague says to the words that are about to be kept, once */
+const doubted = ref('')
+const doubt = ref('')
 function decide(why: string): void {
+  const said = chosen.value && why !== doubted.value ? bench.wouldSay(bodyOf(chosen.value, why)) : []
+  const high = said.find(({ id }) => id === 'high-is-not-shorted')
+  doubted.value = why
+  if (high) {
+    const { what, todo } = remarkWords(high, state.value.run.card, figures)
+    doubt.value = `${what} ${todo}`
+  } else goOn(why)
+}
+
+function goOn(why: string): void {
   if (shop.person?.access === 'learner') reason.value = why
   else keep(why)
 }
+
+const bodyOf = ({ what, about }: Choice, why: string) => ({
+  kind: 'decision' as const,
+  what,
+  why,
+  ...(about.length > 0 ? { about } : {}),
+})
 
 function keep(why: string, second?: string, word?: (entry: Entry) => Seal): void {
   const choice = chosen.value
   if (!choice) return
   leave()
   again.value = false
-  const about = choice.about.length > 0 ? { about: choice.about } : {}
-  bench.add({ kind: 'decision', what: choice.what, why, ...about, ...(second === undefined ? {} : { second }) }, word)
+  bench.add({ ...bodyOf(choice, why), ...(second === undefined ? {} : { second }) }, word)
   if (choice.what === 'more-tests')
     bench.goTo(state.value.steps.find((one) => one.status === 'to-do' || one.status === 'skipped')?.step.id ?? null)
   else bench.goTo('finding')
@@ -82,6 +102,8 @@ function settle(at: number): boolean {
 function leave(): void {
   chosen.value = null
   reason.value = ''
+  doubted.value = ''
+  doubt.value = ''
   emit('asking', false)
 }
 defineExpose({ choose, settle })
@@ -141,6 +163,7 @@ defineExpose({ choose, settle })
         />
       </div>
       <p v-if="chosen" class="follows" role="status">{{ chosen.follows }}</p>
+      <p v-if="doubt" class="follows doubt" role="alert">{{ doubt }} Enter keeps the words as they are.</p>
       <SecondWord
         v-if="chosen && reason"
         :what="chosen.label"

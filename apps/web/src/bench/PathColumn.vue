@@ -121,7 +121,9 @@ function value(one: StepState): string {
               <span class="words"
                 ><template v-for="(piece, i) in pieces(one)" :key="i">{{ piece }}<wbr /></template
               ></span>
-              <span class="n">{{ one.length ? 'length?' : one.status === 'again' ? 'again' : value(one) }}</span>
+              <span class="n" :class="{ said: one.point?.evaluation?.entry.reading.kind === 'answer' }">{{
+                one.length ? 'length?' : one.status === 'again' ? 'again' : value(one)
+              }}</span>
             </button>
           </li>
         </ul>
@@ -146,110 +148,4 @@ function value(one: StepState): string {
   </nav>
 </template>
 
-<style scoped>
-.path {
-  border-right: 1px solid var(--hairline);
-  overflow: auto;
-  padding: 8px 0;
-}
-h2 {
-  padding: 8px 16px 2px 20px;
-}
-.group {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px;
-  min-height: 44px;
-  width: 100%;
-  padding: 2px 14px 2px 20px;
-  font-weight: 600;
-  flex-wrap: wrap;
-}
-.group .title {
-  color: var(--muted);
-}
-.marks {
-  display: flex;
-  gap: 2px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-.off li {
-  padding: 4px 20px;
-  font-weight: 600;
-}
-.blank {
-  width: 14px;
-  border-bottom: 2px solid var(--hairline);
-  height: 2px;
-  margin-inline: 3px;
-}
-.step {
-  display: grid;
-  grid-template-columns: 40px minmax(0, 1fr) auto;
-  gap: 8px;
-  align-items: center;
-  min-height: 44px;
-  width: 100%;
-  padding: 2px 14px 2px 16px;
-  border-left: 5px solid transparent;
-}
-.step.here {
-  background: var(--tint);
-  border-color: var(--copper);
-  font-weight: 650;
-}
-.step.todo {
-  color: var(--muted);
-}
-.step.here.todo {
-  color: var(--ink);
-}
-.step .n {
-  font-size: 16px;
-}
-.words {
-  min-width: 0;
-  line-height: 1.2;
-}
-@media (max-width: 900px) {
-  .path {
-    display: flex;
-    flex-wrap: wrap;
-    border-right: 0;
-    border-bottom: 1px solid var(--hairline);
-    padding: 0;
-  }
-  .path section {
-    flex: 1 1 auto;
-    border-right: 1px solid var(--hairline);
-  }
-  .path section.open {
-    flex: 1 1 100%;
-    order: 9;
-    background: var(--tint);
-    border-top: 1px solid var(--hairline);
-  }
-  .open h2 {
-    display: none;
-  }
-  .open ul {
-    display: flex;
-    flex-wrap: wrap;
-  }
-  .step {
-    grid-template-columns: auto auto auto;
-    width: auto;
-    border-left: 0;
-    border-bottom: 5px solid transparent;
-  }
-  .group {
-    padding: 2px 10px;
-    flex-direction: column;
-    align-items: flex-start;
-    gap: 0;
-    justify-content: center;
-  }
-}
-</style>
+<style scoped src="./pathColumn.css"></style>

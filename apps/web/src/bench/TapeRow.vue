@@ -54,7 +54,7 @@ const counts = computed(() => {
         <p class="fig">
           <VerdictMark v-if="slip.mark" :mark="slip.mark" :side="slip.side" :size="15" /><span
             class="n"
-            :class="{ struck: slip.struck }"
+            :class="{ struck: slip.struck, long: slip.figure.length > 9 }"
             >{{ slip.figure }}<small v-if="slip.unit"> {{ slip.unit }}</small></span
           >
         </p>
@@ -120,6 +120,14 @@ const counts = computed(() => {
 .fig .n {
   font-size: 22px;
   font-weight: 600;
+}
+.fig .n {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.fig .long {
+  font-size: 15px;
 }
 small {
   margin-left: 4px;

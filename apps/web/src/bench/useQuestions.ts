@@ -1,8 +1,10 @@
-import { pointMade, typedConditions, typedPoints } from '@sure-spool/core'
+import { pointMade, typedConditions, typedPoints, type EntryBody } from '@sure-spool/core'
 import { ref } from 'vue'
 import { useBench } from '../store/bench'
 import { newId } from '../store/newId'
 import { useShop } from '../store/shop'
+import { useFigures } from '../words/figures'
+import { remarkWords } from '../words/remarks'
 
 interface Question {
   question: string
@@ -19,6 +21,7 @@ const freeUndoMs = 10_000
 export function useQuestions(tell: (words: string) => void) {
   const bench = useBench()
   const shop = useShop()
+  const figures = useFigures()
   const question = ref<Question | null>(null)
   const isReading = () => bench.current?.step.kind === 'reading'
 
@@ -57,7 +60,7 @@ export function useQuestions(tell: (words: string) => void) {
   function points(): void {
     const [a, b] = bench.run?.card.terminals ?? []
     ask(
-      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}.`,
+      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}. A magnet: field, and where.`,
       [],
       goToPoints,
     )
@@ -67,6 +70,7 @@ export function useQuestions(tell: (words: string) => void) {
     const typed = bench.run && typedPoints(words, bench.run.card)
     if (!typed) return
     if ('problem' in typed) tell(`${typed.problem} Nothing was asked.`)
+    else if ('field' in typed) bench.goToField(typed.field)
     else if ('point' in typed) {
       if (bench.add(pointMade(newId(), typed.point, typed.on)))
         tell(`“${typed.point}” is a point of this part now: p reads between it and another.`)
@@ -119,7 +123,17 @@ export function useQuestions(tell: (words: string) => void) {
 
   function note(): void {
     const about = isReading() && bench.check ? { about: bench.check.id } : {}
-    ask('A note', [], (words) => bench.add({ kind: 'note', words, ...about }))
+    ask('A note', [], (words) => noted({ kind: 'note', words, ...about }))
+  }
+
+  /** A note is kept; one that says what its reading cannot be is shown once more first. */
+  function noted(body: Extract<EntryBody, { kind: 'note' }>): void {
+    const high = bench.wouldSay(body).find(({ id }) => id === 'high-is-not-shorted')
+    if (!high || !bench.run) bench.add(body)
+    else {
+      const { what, todo } = remarkWords(high, bench.run.card, figures)
+      ask(`${what} ${todo} Keep the note as it is?`, [body.words], (words) => bench.add({ ...body, words }))
+    }
   }
 
   const leave = () => void (question.value = null)

@@ -1,7 +1,8 @@
-import { isUnzeroed, runState, unitSign, type Evaluation } from '@sure-spool/core'
+import { isUnzeroed, unitSign, type Evaluation } from '@sure-spool/core'
 import { computed } from 'vue'
 import { isBare, keptText, type Line } from '../reading/line'
 import { useBench } from '../store/bench'
+import { notKept, runOneLonger } from '../store/oneLonger'
 import { takenParts, useFigures } from '../words/figures'
 import { verdictWords } from '../words/kinds'
 import { reasonLine } from '../words/reasons'
@@ -20,17 +21,8 @@ export function useShownReading(line: () => Line | null) {
     if (!typed || !run || !check || bench.isLength || bench.current?.step.kind !== 'reading') return undefined
     const made = bench.readingOf(keptText(typed))
     if ('problem' in made || (made.reading.kind !== 'value' && made.reading.kind !== 'spread')) return undefined
-    const entry = {
-      id: 'live',
-      run: run.id,
-      n: run.entries.reduce((most, { n }) => Math.max(most, n), 0) + 1,
-      at: new Date().toISOString(),
-      by: '',
-      kind: 'reading' as const,
-      check: check.id,
-      reading: made.reading,
-    }
-    return runState({ ...run, entries: [...run.entries, entry] }, state).evaluations.get('live')
+    const body = { kind: 'reading' as const, check: check.id, reading: made.reading }
+    return runOneLonger(run, state, body).evaluations.get(notKept)
   })
   const own = computed(() => (bench.doing ? undefined : bench.evaluationOf(bench.current?.entry)))
   const shown = computed(() => (line() ? live.value : (own.value ?? (bench.doing ? undefined : bench.lastReading))))
@@ -74,7 +66,12 @@ export function useShownReading(line: () => Line | null) {
   const doubtLine = computed(() => {
     const one = shown.value
     if (!one || one.u === undefined) return ''
-    const parts = [`±${figures.expanded(one.u, one.quantity)}`]
+    const { parallelOhms, net } = one
+    const bare =
+      parallelOhms === undefined || net === undefined
+        ? []
+        : [`bare ${figures.bound(Number(net.toPrecision(3)))} without the ${figures.bound(parallelOhms)} beside it`]
+    const parts = [...bare, `±${figures.expanded(one.u, one.quantity)}`]
     if (one.leads) parts.push(isUnzeroed(one.leads) ? 'leads not zeroed' : 'less leads')
     if (one.reference && one.temperature?.partC !== undefined)
       parts.push(

@@ -134,7 +134,7 @@ const block = computed(() => {
     y: middle.value - size,
     size: 2 * size,
     // the axis says nothing beyond its break: the reading's own figure does
-    said: side && !props.small ? { x: onStrip(x, 60), text: saidOf(reading) } : undefined,
+    said: side && !props.small ? { x: onStrip(x, 5 * saidOf(reading).length + 4), text: saidOf(reading) } : undefined,
     ...(props.value === undefined ? { arrow: arrowOn(x + 6) } : {}),
   }
 })

@@ -72,6 +72,16 @@ describe('a reading on its ruler', () => {
       ),
     )
   })
+
+  test('the doubt of a figure far off leaves the limits their window; near them it widens it', () => {
+    const room = { width: 260, left: 14, right: 14, broken: 40 }
+    const spanOf = (on: { value: number; u?: number }) => {
+      const { at } = rulerScale({ ...on, min: 4000, max: 4600 }, room)
+      return at(4600) - at(4000)
+    }
+    expect(spanOf({ value: 2.6e6, u: 2e4 })).toBeCloseTo(spanOf({ value: 2.6e6 }), 9)
+    expect(spanOf({ value: 4500, u: 200 })).toBeLessThan(spanOf({ value: 4500 }))
+  })
 })
 
 describe('a ruler for who cannot see it', () => {

@@ -88,10 +88,12 @@ function windowOf(on: OnRuler): { window: [number, number]; decades: boolean } {
   const doubt = isThere(on.u) ? 2.4 * on.u : 0
   if (limits.length === 2) {
     const [low, high] = limits.toSorted((a, b) => a - b) as [number, number]
+    // the doubt of a figure far off reaches no limit, and leaves them their window
+    const reaches = isThere(on.value) && on.value - doubt <= high && on.value + doubt >= low
     if (low > tiny && high / low > decadesApart) return { window: [low / 2, high * 2], decades: true }
     const least = leastOf(low, high)
     const width = high - low > least ? high - low : Math.max(Math.abs(high) * 0.1, least)
-    const pad = Math.min(1.2 * width, Math.max(0.3 * width, doubt))
+    const pad = Math.min(1.2 * width, Math.max(0.3 * width, reaches ? doubt : 0))
     return { window: [low - pad, high + pad], decades: false }
   }
   const all = [...limits, ...shown]

@@ -1,8 +1,10 @@
 import {
+  askedField,
   askedOf,
   isAskedKind,
   referenceRead,
   type AskedKind,
+  type Check,
   type Entry,
   type EntryBody,
   type NextReading,
@@ -37,11 +39,23 @@ export function askedBeside({ state, check, next, readingOf, add, goTo }: Standi
     const kind = said ?? (inHand && isAskedKind(inHand) ? inHand : 'resistance')
     const found = stepBetween(steps, prepared, pair, kind, said !== undefined)
     if (found !== undefined) return goTo(found)
-    const made = askedOf(run.card, newId(), pair, kind)
+    ask(now, askedOf(run.card, newId(), pair, kind))
+  }
+
+  /** Goes to where the field of a magnet is read, asked of this run alone. */
+  function goToField(place: string): void {
+    const now = state()
+    if (!now) return
+    const made = askedField(newId(), place)
+    const known = now.checks.find(({ check }) => check.kind === 'field' && check.label === made.label)
+    if (known) goTo(known.check.id)
+    else ask(now, made)
+  }
+
+  function ask({ run, prepared }: RunState, made: Check): void {
     // on a card that tells the two places apart it belongs to the one where it was asked
     const isPlaced = run.card.checks.some(({ where }) => where !== undefined)
-    const asked = isPlaced ? { ...made, where: prepared.place } : made
-    if (add({ kind: 'ask', check: asked })) goTo(made.id)
+    if (add({ kind: 'ask', check: isPlaced ? { ...made, where: prepared.place } : made })) goTo(made.id)
   }
 
   /** Takes what a neighbour reads at this step as a reference. @returns whether the words are no figure */
@@ -54,5 +68,5 @@ export function askedBeside({ state, check, next, readingOf, add, goTo }: Standi
     return !reference || add({ kind: 'compare', with: reference }) === undefined
   }
 
-  return { goToPoints, compareWith }
+  return { goToPoints, goToField, compareWith }
 }

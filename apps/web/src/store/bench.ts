@@ -25,6 +25,7 @@ import { keepRunCopy, merged, readRunCopy } from './browserDatabase'
 import { handPlace } from './handPlace'
 import { stampNow } from './clock'
 import { newId } from './newId'
+import { wouldSay } from './oneLonger'
 import { useOutbox } from './outbox'
 import { plain } from './plain'
 import { restAlike } from './restAlike'
@@ -253,6 +254,7 @@ export const useBench = defineStore('bench', () => {
     open,
     startFor,
     add,
+    wouldSay: wouldSay(run, state),
     takeAgain,
     goTo,
     goAside: place.goAside,

@@ -11,7 +11,7 @@ import { useFigures } from '../words/figures'
 import { wireWords } from '../words/rewind'
 import CoilPicture from './CoilPicture.vue'
 import { firstOf, kinds, secondOf, sources } from './planWords'
-import { nextWires, overallOf } from './useWinding'
+import { nextWires, overallOf } from './wires'
 
 /** What a coil is to be: turns or ohms, its room, its wire; what that comes to stands beside it while it is typed. */
 const props = defineProps<{ coil: CoilState }>()
@@ -22,7 +22,7 @@ interface Form {
   aim: 'turns' | 'ohms'
   turns?: number
   ohms20?: number
-  kind: 'mean' | CoilShape['kind']
+  kind: 'mean' | 'rule' | CoilShape['kind']
   a?: number
   b?: number
   traverseMm?: number
@@ -47,8 +47,8 @@ function formOf({ original, plan }: CoilState): Form {
     aim: plan && plan.turns === undefined ? 'ohms' : 'turns',
     turns: known.turns,
     ohms20: known.ohms20,
-    kind: shape?.kind ?? 'mean',
-    a: shape ? firstOf(shape) : plan?.meanTurnMm,
+    kind: shape?.kind ?? (plan?.ohmsPerTurn === undefined ? 'mean' : 'rule'),
+    a: shape ? firstOf(shape) : plan?.ohmsPerTurn === undefined ? plan?.meanTurnMm : 1000 * plan.ohmsPerTurn,
     b: shape && secondOf(shape),
     traverseMm: plan?.traverseMm,
     packing: plan?.packing,
@@ -61,7 +61,7 @@ function formOf({ original, plan }: CoilState): Form {
 }
 const shape = computed<CoilShape | undefined>(() => {
   const { kind, a, b } = form
-  if (a === undefined || kind === 'mean') return undefined
+  if (a === undefined || kind === 'mean' || kind === 'rule') return undefined
   if (kind === 'round') return { kind, coreMm: a }
   if (b === undefined) return undefined
   return kind === 'racetrack' ? { kind, coreLengthMm: a, coreWidthMm: b } : { kind, a, b }
@@ -72,19 +72,20 @@ const wire = computed(() => {
   const overallMm = build && overallOf({ ...size, build })
   return { ...size, ...(build ? { build } : {}), ...(overallMm === undefined ? {} : { overallMm }) }
 })
-const room = computed(() =>
-  form.kind === 'mean'
-    ? { ...(form.a === undefined ? {} : { meanTurnMm: form.a }) }
-    : {
-        ...(shape.value ? { shape: shape.value } : {}),
-        ...(form.traverseMm === undefined ? {} : { traverseMm: form.traverseMm }),
-        ...(form.packing === undefined ? {} : { packing: form.packing }),
-      },
-)
+const hasCore = computed(() => form.kind !== 'mean' && form.kind !== 'rule')
+const room = computed(() => {
+  if (form.kind === 'mean') return form.a === undefined ? {} : { meanTurnMm: form.a }
+  if (form.kind === 'rule') return form.a === undefined ? {} : { ohmsPerTurn: form.a / 1000 }
+  return {
+    ...(shape.value ? { shape: shape.value } : {}),
+    ...(form.traverseMm === undefined ? {} : { traverseMm: form.traverseMm }),
+    ...(form.packing === undefined ? {} : { packing: form.packing }),
+  }
+})
 const aim = computed(() => (form.aim === 'turns' ? { turns: form.turns } : { ohms20: form.ohms20 }))
 /** how high it builds is told by what the film adds */
 const planned = computed(() =>
-  form.kind !== 'mean' && !form.build ? null : planCoil({ ...room.value, ...aim.value, wire: wire.value }),
+  hasCore.value && !form.build ? null : planCoil({ ...room.value, ...aim.value, wire: wire.value }),
 )
 /** the same aim in the next wires */
 const beside = computed(() =>
@@ -106,6 +107,7 @@ const dims = computed(
   () =>
     ({
       mean: ['mean turn, mm'],
+      rule: ['ohms a thousand turns'],
       round: ['core across, mm'],
       racetrack: ['core length, mm', 'core width, mm'],
       rectangle: ['one side, mm', 'other side, mm'],
@@ -150,7 +152,7 @@ defineExpose({ keep })
       <PickField v-model="form.kind" label="the room it has" :options="[...kinds]" />
       <NumberField v-model="form.a" :label="dims[0] ?? ''" :min="0.1" :max="10000" optional />
       <NumberField v-if="dims[1]" v-model="form.b" :label="dims[1]" :min="0.1" :max="10000" optional />
-      <template v-if="form.kind !== 'mean'">
+      <template v-if="hasCore">
         <NumberField v-model="form.traverseMm" label="traverse, mm" :min="0.1" :max="10000" optional />
         <NumberField v-model="form.packing" label="packing" :min="0.05" :max="1.2" optional />
       </template>
@@ -211,44 +213,4 @@ defineExpose({ keep })
   </div>
 </template>
 
-<style scoped>
-.plan {
-  display: grid;
-  grid-template-columns: minmax(0, 300px) minmax(0, 1fr);
-  gap: 28px;
-  align-items: start;
-}
-.fields {
-  display: grid;
-  gap: 8px;
-}
-.comes {
-  display: grid;
-  gap: 12px;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  color: var(--muted);
-}
-td,
-th {
-  padding: 4px 10px 4px 0;
-  border-bottom: 1px dashed var(--hairline);
-}
-.chosen td {
-  font-weight: 700;
-}
-.band {
-  font-size: 17px;
-}
-@media (max-width: 1100px) {
-  .plan {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>
+<style scoped src="./planForm.css"></style>

@@ -3,7 +3,7 @@ import { gramsToHave, type RewindState } from '@sure-spool/core'
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { useFigures } from '../words/figures'
-import { factLines, rewindRemarkWords, wireWords } from '../words/rewind'
+import { originalLines, rewindRemarkWords, wireWords } from '../words/rewind'
 import { clock } from '../words/times'
 import PolesPicture from './PolesPicture.vue'
 
@@ -45,10 +45,10 @@ const ohms = (value: number) => figures.bound(Number(value.toPrecision(4)))
       </p>
     </section>
     <PolesPicture v-if="sisters.length > 1" :coils="sisters" :here="coil" />
-    <section v-if="here && factLines(here.original, figures).length > 0">
+    <section v-if="here && originalLines(here, figures).length > 0">
       <h2 class="label">As it was</h2>
       <dl>
-        <div v-for="one in factLines(here.original, figures)" :key="one.name">
+        <div v-for="one in originalLines(here, figures)" :key="one.name">
           <dt>{{ one.name }}</dt>
           <dd>{{ one.text }}</dd>
         </div>

@@ -13,8 +13,9 @@ import { ask } from '../store/api'
 import { useBench } from '../store/bench'
 import { useRewind } from '../store/rewind'
 import { useFigures } from '../words/figures'
-import { layWords, rewindEntryWords, rewindKindWords, rewindTitle, wireWords } from '../words/rewind'
+import { layWords, notKnown, rewindEntryWords, rewindKindWords, rewindTitle, wireWords } from '../words/rewind'
 import { clock } from '../words/times'
+import { lays } from './lays'
 import PlanForm from './PlanForm.vue'
 import { useWinding } from './useWinding'
 import WinderFacts from './WinderFacts.vue'
@@ -49,7 +50,8 @@ const situation = computed<WinderSituation>(() => {
 })
 const title = computed(() => (store.state && step.value ? rewindTitle(store.state, step.value) : undefined))
 const offers = computed(() => {
-  if (kind.value === 'lay') return ['clockwise from outside', 'counter-clockwise from outside']
+  if (kind.value === 'lay') return ['clockwise from outside', 'counter-clockwise from outside', notKnown]
+  if (kind.value === 'ends') return [notKnown]
   return kind.value === 'finish' ? ['leads soldered and sleeved', 'taped', 'no fixing', 'label'] : []
 })
 const target = computed(() => {
@@ -112,6 +114,7 @@ useScreenKeys(
     ten: () => winding.add(10),
     counted: winding.counted,
     build: winding.turnBuild,
+    unknown: winding.cannotBeKnown,
     take: (key) => winding.take(nth('take', key)),
     turn: (key) => winding.turned(nth('turn', key)),
     ground: winding.ground,
@@ -134,12 +137,6 @@ useScreenKeys(
   winding.type,
 )
 const backToLine = useBackToLine(() => situation.value === 'asking' || kind.value === 'plan')
-const turnWords = [
-  'machine clockwise, lies clockwise',
-  'machine clockwise, lies counter-clockwise',
-  'machine counter-clockwise, lies clockwise',
-  'machine counter-clockwise, lies counter-clockwise',
-]
 </script>
 
 <template>
@@ -194,7 +191,11 @@ const turnWords = [
                 act="alike" /><ScreenKey act="meter" :label="meter?.name ?? 'next meter'" /><ScreenKey
                 act="splice" /><ScreenKey act="restart"
             /></template>
-            <ScreenKey v-if="kind === 'wire'" act="build" :label="build ? `${build} film` : 'either film'" />
+            <ScreenKey v-if="kind !== 'wind'" act="unknown" /><ScreenKey
+              v-if="kind === 'wire'"
+              act="build"
+              :label="build ? `${build} film` : 'either film'"
+            />
           </p>
           <div v-if="kind === 'wire' && fits.length > 0" class="choices">
             <ScreenKey
@@ -209,7 +210,7 @@ const turnWords = [
           </div>
         </template>
         <div v-else-if="kind === 'direction'" class="choices">
-          <ScreenKey v-for="(words, i) in turnWords" :key="words" act="turn" :at="i" :label="words" />
+          <ScreenKey v-for="({ words }, i) in lays" :key="words" act="turn" :at="i" :label="words" />
         </div>
         <PlanForm
           v-else-if="kind === 'plan' && coil"

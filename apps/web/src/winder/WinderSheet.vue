@@ -7,7 +7,14 @@ import '../sheet/sheet.css'
 import { usePeople } from '../sheet/useSheet'
 import { useRewind } from '../store/rewind'
 import { useFigures } from '../words/figures'
-import { factLines, layWords, rewindEntryWords, rewindKindWords, rewindRemarkWords, wireWords } from '../words/rewind'
+import {
+  originalLines,
+  layWords,
+  rewindEntryWords,
+  rewindKindWords,
+  rewindRemarkWords,
+  wireWords,
+} from '../words/rewind'
 import { clock, day } from '../words/times'
 import PolesPicture from './PolesPicture.vue'
 import { winderSheetKeys } from './winderSheetKeys'
@@ -55,7 +62,7 @@ useScreenKeys(winderSheetKeys, () => 'sheet', {
         <div class="two">
           <table>
             <tbody>
-              <tr v-for="line in factLines(one.original, figures)" :key="line.name">
+              <tr v-for="line in originalLines(one, figures)" :key="line.name">
                 <th>{{ line.name }} before</th>
                 <td>{{ line.text }}</td>
               </tr>

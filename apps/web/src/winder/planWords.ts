@@ -3,6 +3,7 @@ import type { CoilShape } from '@sure-spool/core'
 /** The room a coil has, as it is chosen. */
 export const kinds = [
   { value: 'mean', label: 'mean turn known' },
+  { value: 'rule', label: 'ohms a thousand turns' },
   { value: 'round', label: 'round core' },
   { value: 'racetrack', label: 'flat core, round ends' },
   { value: 'rectangle', label: 'square core' },

@@ -1,18 +1,13 @@
-import { gaugeFits, wire, type CoilState, type RewindStep, type WireFit } from '@sure-spool/core'
+import { gaugeFits, unknownFacts, type CoilState, type RewindStep, type WireFit } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { emptyLine, keptText, openLine, press, type Line } from '../reading/line'
 import { useMeter } from '../reading/useMeter'
 import { useRewind } from '../store/rewind'
 import { useShop } from '../store/shop'
+import { notKnown } from '../words/rewind'
 import { typedEnds, typedLay, typedStep, typedStrands, typedTurns, typedWinding } from './typedWinding'
+import { lays } from './lays'
 import { useCounter } from './useCounter'
-
-const lays = [
-  { machine: 'cw', lay: 'cw' },
-  { machine: 'cw', lay: 'ccw' },
-  { machine: 'ccw', lay: 'cw' },
-  { machine: 'ccw', lay: 'ccw' },
-] as const
 
 /** What is typed and pressed at the winder, made entries of the rewind. */
 export function useWinding() {
@@ -129,8 +124,20 @@ export function useWinding() {
     return ''
   }
 
+  /** What this step asks of the old coil nobody can tell any more. */
+  function cannotBeKnown(): void {
+    const of = unknownFacts.find((one) => one === kind.value)
+    if (!of) return
+    store.add({ kind: 'unknown', coil: id(), of })
+    done()
+  }
+
   /** Words for a step that wants them. @returns what is wrong with them; empty where they were kept */
   function say(words: string): string {
+    if (words.trim() === notKnown) {
+      cannotBeKnown()
+      return ''
+    }
     if (kind.value === 'lay') {
       const found = typedLay(words)
       if (!found) return 'Say cw or ccw, and from where it is seen: cw from outside.'
@@ -167,7 +174,7 @@ export function useWinding() {
 
   function turned(at: number): void {
     const way = lays[at]
-    if (way) store.add({ kind: 'direction', ...way })
+    if (way) store.add({ kind: 'direction', machine: way.machine, lay: way.lay })
     done()
   }
 
@@ -217,6 +224,7 @@ export function useWinding() {
     counted,
     keepLine,
     say,
+    cannotBeKnown,
     take,
     turnBuild,
     turned,
@@ -231,32 +239,4 @@ export function useWinding() {
     clear: () => void (line.value = null),
     done,
   }
-}
-
-/** Gauges or sizes next to a wire, thinner and thicker. */
-export function nextWires(
-  of: { awg?: number; bareMm?: number },
-  sizes: readonly number[],
-): { awg?: number; bareMm?: number }[] {
-  if (of.awg !== undefined) return [{ awg: of.awg + 1 }, { awg: of.awg }, ...(of.awg > 0 ? [{ awg: of.awg - 1 }] : [])]
-  const { bareMm } = of
-  if (bareMm === undefined) return []
-  const thinner = sizes.filter((size) => size < bareMm).at(-1)
-  const thicker = sizes.find((size) => size > bareMm)
-  return [thinner, bareMm, thicker].flatMap((size) => (size === undefined ? [] : [{ bareMm: size }]))
-}
-
-/** What a wire measures over its film, mm; undefined for none. */
-export function overallOf({
-  awg,
-  bareMm,
-  build,
-}: {
-  awg?: number
-  bareMm?: number
-  build?: 'single' | 'heavy'
-}): number | undefined {
-  if (awg === undefined && bareMm === undefined) return undefined
-  const one = wire(awg === undefined ? { bareMm: bareMm ?? 1 } : { awg })
-  return one.bareMm + (build === 'heavy' ? one.heavyBuildMm : one.singleBuildMm)
 }

@@ -18,6 +18,7 @@ export const winderKeys = stateKeys(
     build: { keys: ['h'], label: 'single or heavy film', when: ['wire'] },
     take: { keys: [...'abcdef'], label: 'it is this wire', cap: 'a–f', when: ['wire'] },
     turn: { keys: [...'abcd'], label: 'what one turn showed', cap: 'a–d', when: ['direction'] },
+    unknown: { keys: ['x'], label: 'cannot be known', when: ['turns', 'wire'] },
     ground: { keys: ['g'], label: 'live ground on or off', when: ['wind'] },
     beep: { keys: ['y'], label: 'it beeps', when: ['wind'] },
     mended: { keys: ['u'], label: 'mended', when: ['wind'] },

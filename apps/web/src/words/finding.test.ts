@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { chargingCard, demoCard, leadsCard, Script, twinCard } from '@sure-spool/core/testing'
+import { askedField } from '@sure-spool/core'
+import { chargingCard, demoCard, kit, leadsCard, Script, twinCard } from '@sure-spool/core/testing'
 import { figuresWith } from './figures'
-import { findingTitle, notProvedWords, notTestedWords, wouldSettle } from './finding'
+import { findingTitle, magnetsBeside, notProvedWords, notTestedWords, wouldSettle } from './finding'
 import { openWords } from './openWords'
 
 const figures = figuresWith(() => false)
@@ -19,6 +20,38 @@ const sound = (options = {}) =>
       .read('series', '358.4')
       .read('trigger', '92'),
   )
+
+describe('magnets that were read beside the card’s tests', () => {
+  const read = (...magnets: [string, string][]) => {
+    const script = new Script(demoCard('lanternreed-two-coil'), { instruments: kit }).ready(20)
+    for (const [i, [text, pole]] of magnets.entries()) {
+      script.put({ kind: 'ask', check: askedField(String(i), `coil ${i}`) })
+      script.read(`ask-${i}`, text, { instrument: 'h2', conditions: { state: [pole] } })
+    }
+    return magnetsBeside(script.state(), figures)
+  }
+  test('alike they are cleared, with their poles', () =>
+    expect(read(['18m', 'north'], ['17m', 'north'])).toBe(
+      'Magnets alike: 18\u2009mT, 17\u2009mT, both north. They are not what is weak.',
+    ))
+  test.each([
+    ['one alone', [['18m', 'north']]],
+    [
+      'one much weaker',
+      [
+        ['18m', 'north'],
+        ['14m', 'north'],
+      ],
+    ],
+    [
+      'one turned',
+      [
+        ['18m', 'north'],
+        ['17m', 'south'],
+      ],
+    ],
+  ] as [string, [string, string][]][])('not said: %s', (_what, magnets) => expect(read(...magnets)).toBe(''))
+})
 
 describe('a finding says no more than was read', () => {
   test('cold and at rest is said in the title', () => {

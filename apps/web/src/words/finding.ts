@@ -2,6 +2,7 @@ import {
   byComparison,
   entriesThatStand,
   expectedAt,
+  isAsked,
   notProved,
   notTested,
   settledAt,
@@ -45,6 +46,7 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
       title: several.join(' '),
       line: [
         seenBeside(state),
+        magnetsBeside(state, figures),
         state.explained.length > 0
           ? `${state.explained.map((id) => checkPoints(run.card, id)).join(', ')} reads what its parts read, so it is one fault and not two.`
           : '',
@@ -76,6 +78,24 @@ function seenBeside({ tape, causes }: RunState): string {
   )
   return seen.map(({ place, what }) => `Seen at ${place}: ${what.map((one) => lookWords[one]).join(', ')}.`).join(' ')
 }
+
+/** Magnets that were read beside the card's tests, and read alike, are not what is weak. */
+export function magnetsBeside({ checks }: RunState, figures: Figures): string {
+  const read = checks.flatMap(({ check, points: [point] }) =>
+    check.kind === 'field' && isAsked(check.id) && point?.evaluation?.taken !== undefined
+      ? [{ tesla: point.evaluation.taken, state: point.evaluation.entry.reading.conditions?.state?.join() ?? '' }]
+      : [],
+  )
+  const [first, ...rest] = read
+  if (!first || rest.length === 0) return ''
+  const sizes = read.map(({ tesla }) => Math.abs(tesla))
+  const isAlike = Math.min(...sizes) >= alikeShare * Math.max(...sizes)
+  if (!isAlike || rest.some(({ state }) => state !== first.state)) return ''
+  const poles = first.state === '' ? '' : `, ${rest.length === 1 ? 'both' : 'all'} ${first.state}`
+  return `Magnets alike: ${sizes.map((one) => figures.bound(one, 'field')).join(', ')}${poles}. They are not what is weak.`
+}
+/** small magnets of one part, read by hand, come out so near to each other */
+const alikeShare = 0.8
 
 /** Kinds of check that are more than ohms at rest. */
 const beyondOhms: ReadonlySet<string> = new Set(['insulation', 'current', 'lamp', 'act', 'contacts', 'inductance'])

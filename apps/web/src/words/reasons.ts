@@ -7,6 +7,9 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
   const { min, max } = limit?.band ?? {}
   const low = min === undefined ? '' : figures.bound(min, quantity)
   const high = max === undefined ? '' : figures.bound(max, quantity)
+  const { parallelOhms, net, bound } = evaluation
+  if (parallelOhms !== undefined && net === undefined && bound !== undefined && evaluation.verdict === 'outside')
+    return `as much as the ${figures.bound(parallelOhms)} beside it reads alone: nothing of the winding is left in it`
   switch (reason) {
     case undefined:
       return evaluation.verdict === 'within' ? 'clear of the limits' : ''

@@ -1,10 +1,20 @@
-import type { CoilFacts, CoilWire, RewindEntry, RewindRemark, RewindState, RewindStep, WireFit } from '@sure-spool/core'
+import type {
+  CoilFacts,
+  CoilState,
+  CoilWire,
+  RewindEntry,
+  RewindRemark,
+  RewindState,
+  RewindStep,
+  WireFit,
+} from '@sure-spool/core'
 import { capital } from './capital'
 import type { Figures } from './figures'
 
 /** What an entry of a rewind is, in a word or two. */
 export const rewindKindWords: Record<RewindEntry['kind'], string> = {
   original: 'As it was',
+  unknown: 'As it was',
   gauge: 'Micrometer',
   plan: 'Plan',
   direction: 'One turn by hand',
@@ -18,6 +28,10 @@ export const rewindKindWords: Record<RewindEntry['kind'], string> = {
   note: 'Note',
   'take-back': 'Taken back',
 }
+
+/** said of what the old coil does not tell any more */
+export const notKnown = 'cannot be known'
+const unknownWords = { turns: 'Turns', lay: 'Lay', ends: 'Start', wire: 'Wire' } as const
 
 export const layWords = { cw: 'clockwise', ccw: 'counter-clockwise' } as const
 const mm = (value: number, figures: Figures) => `${figures.plain(value, 4)}\u2009mm`
@@ -174,8 +188,13 @@ export function rewindRemarkWords(
   }
 }
 
-/** What is known of a coil as it was, a line each. */
-export function factLines(facts: CoilFacts, figures: Figures): { name: string; text: string }[] {
+/** What is known of a coil as it was, a line each, and what nobody can tell any more. */
+export const originalLines = ({ original, unknown }: Pick<CoilState, 'original' | 'unknown'>, figures: Figures) => [
+  ...factLines(original, figures),
+  ...[...unknown].map((of) => ({ name: unknownWords[of], text: notKnown })),
+]
+
+function factLines(facts: CoilFacts, figures: Figures): { name: string; text: string }[] {
   const { turns, layers, lay, seenFrom, start, finish, wire, ohms20 } = facts
   const line = (name: string, text: string) => (text === '' ? [] : [{ name, text }])
   return [
@@ -202,6 +221,8 @@ export function rewindEntryWords(entry: RewindEntry, state: RewindState, figures
           .map(({ name, text }) => `${name.toLowerCase()} ${text}`)
           .join(', ')
       )
+    case 'unknown':
+      return `${of}${unknownWords[entry.of].toLowerCase()} ${notKnown}`
     case 'gauge':
       return `${of}${entry.strands === 1 ? 'one strand' : `${entry.strands} strands`} ${entry.reading.text}`
     case 'plan':

@@ -1,4 +1,4 @@
-import { rewindSteps, type Rewind } from '@sure-spool/core'
+import { rewindSteps, unknownFacts, type Rewind } from '@sure-spool/core'
 import { z } from 'zod'
 import { figureSchema, idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
 import { instrumentSchema, readingSchema } from './run'
@@ -60,6 +60,7 @@ const head = {
 
 export const rewindEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('original'), coil: wordSchema, facts: z.strictObject(facts) }),
+  z.strictObject({ ...head, kind: z.literal('unknown'), coil: wordSchema, of: z.enum(unknownFacts) }),
   z.strictObject({
     ...head,
     kind: z.literal('gauge'),

@@ -1,4 +1,5 @@
 export {
+  askedField,
   askedOf,
   isAsked,
   isAskedKind,

@@ -2,11 +2,11 @@ import { nameTokens as tokensOf, terminalNamed, type Card } from '../document'
 import type { AskedKind } from './withAsked'
 
 /**
- * Two points as a person typed them, and what is to be read there where they said so; a new point, and the terminal on whose lead it lies; or
- * a sentence on what cannot be read.
+ * Two points as a person typed them, and what is to be read there where they said so; a new point, and the terminal on whose lead it lies; a
+ * place where a magnet's field is read; or a sentence on what cannot be read.
  */
 export type TypedPoints =
-  { pair: [string, string]; kind?: AskedKind } | { point: string; on: string } | { problem: string }
+  { pair: [string, string]; kind?: AskedKind } | { point: string; on: string } | { field: string } | { problem: string }
 
 const words: [RegExp, AskedKind][] = [
   [/^(ohms?|ω|r|resistance)$/, 'resistance'],
@@ -21,7 +21,7 @@ const joins = new Set(['and', 'to', 'between', 'in', ''])
 
 /**
  * Reads two terminals of a card, by label, alias or id, and a quantity behind them: `grey tan`, `orange to frame insulation`, `yellow 1 and
- * yellow 2 vac`; or a point that the card does not know: `new tan tail on tan`. The longest name that fits is taken, so `violet/white` is not `violet`.
+ * yellow 2 vac`; a point that the card does not know: `new tan tail on tan`; a magnet: `field first coil`. The longest name that fits is taken, so `violet/white` is not `violet`.
  * @param text as typed; case and what stands between the names do not matter
  * @example
  * typedPoints('grey and tan', scenes.low().run.card).pair // [ 'G', 'T' ]
@@ -33,6 +33,8 @@ export function typedPoints(text: string, card: Card): TypedPoints {
     .sort((a, b) => b.tokens.length - a.tokens.length)
   const fresh = newPoint.exec(text.normalize('NFC').trim())
   if (fresh) return pointOn(fresh[1] ?? '', fresh[2] ?? '', card)
+  const magnet = /^field\b\s*(?:at|of|over|in)?\s*(.*)$/i.exec(text.normalize('NFC').trim())
+  if (magnet) return magnet[1] ? { field: magnet[1] } : { problem: 'Say where the field is read: field first coil.' }
   const points: string[] = []
   let kind: AskedKind | undefined
   const typed = tokensOf(text)

@@ -65,6 +65,21 @@ export function askedOf(card: Card, id: string, pair: [string, string], kind: As
   }
 }
 
+/**
+ * The check that the field of a magnet makes at a place of this part: kept beside the card's own, without a limit.
+ * @param id unique in the run
+ * @example
+ * askedField('x', 'first coil').at // { place: 'first coil' }
+ */
+export const askedField = (id: string, place: string): Check => ({
+  id: `${mark}${id}`,
+  label: `${place}, magnet`,
+  kind: 'field',
+  at: { place },
+  required: false,
+  limits: [],
+})
+
 function isJoined(card: Card, a: string, b: string): boolean {
   // any ohms will do: only whether a path leads there is asked
   const windings = card.windings.map(({ id, from, to }) => ({ id, from, to, ohms: 1 }))

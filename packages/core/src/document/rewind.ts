@@ -40,7 +40,7 @@ export interface CoilPlan extends CoilFacts {
   traverseMm?: number
   /** a fraction, 1 = square stacking */
   packing?: number
-  /** measured or told, where the core's shape is not */
+  /** measured or told, where the core's shape is not; or `ohmsPerTurn`, a rule of thumb */
   meanTurnMm?: number
 }
 
@@ -68,9 +68,14 @@ export interface Rewind {
 export const rewindSteps = ['strip', 'edges', 'mount', 'insulate', 'leads', 'tape', 'fix', 'label', 'assemble'] as const
 export type RewindStepId = (typeof rewindSteps)[number]
 
+/** What stripping can fail to tell: the coil is cut, burnt to one lump, or gone. */
+export const unknownFacts = ['turns', 'lay', 'ends', 'wire'] as const
+export type UnknownFact = (typeof unknownFacts)[number]
+
 export type RewindBody =
   /** what the stripping shows; a later fact goes before an earlier one */
   | { kind: 'original'; coil: string; facts: CoilFacts }
+  | { kind: 'unknown'; coil: string; of: UnknownFact }
   /** `build`: the film that was looked for */
   | {
       kind: 'gauge'

@@ -27,6 +27,14 @@ describe('a plan by its geometry (docs/methods.md, worked)', () => {
     expect(gramsToHave(100)).toBeCloseTo(110, 9)
   })
 
+  test('by a rule of thumb, which knows no core and is so much less sure', () => {
+    const plan = planCoil({ wire: { awg: 44, build: 'single' }, ohmsPerTurn: 0.95, ohms20: 4350 })
+    expect(plan?.turns).toBeCloseTo(4578.9, 1)
+    expect(plan?.meanTurnMm).toBeCloseTo(109.2, 1)
+    expect(((plan?.high ?? 0) - 4350) / 4350).toBeCloseTo(2 * Math.hypot(0.05, 0.01), 9)
+    expect(planCoil({ wire: { awg: 44 }, ohmsPerTurn: 0, turns: 100 })).toBeNull()
+  })
+
   test('several strands share the current and take their room', () => {
     const one = planCoil({ ...drone, turns: 100 })
     const two = planCoil({ ...drone, wire: { ...drone.wire, strands: 2 }, turns: 100 })

@@ -10,6 +10,8 @@ export interface CoilToWind {
   traverseMm?: number
   packing?: number
   meanTurnMm?: number
+  /** a rule of thumb, or what others of the model came to: ohms at 20 °C a turn */
+  ohmsPerTurn?: number
   turns?: number
   ohms20?: number
 }
@@ -35,13 +37,15 @@ export const packingShare = 0.05
 export const wireShare = 0.01
 /** A mean turn that was told or measured on the old coil, a standard deviation as a share. */
 export const meanTurnShare = 0.015
+/** Ohms a turn by a rule of thumb, a standard deviation as a share: it knows nothing of this core. */
+export const ruleShare = 0.05
 /** what is bought beside what is wound */
 const waste = 1.1
 
 /**
  * A coil before it is wound (METHODS 10): turns from ohms or ohms from turns, wire, grams, build, and the band that packing and tension
  * leave open. Geometry moves with the packing; the wire with its own share; both by root sum of squares, two standard deviations.
- * @param input wire by gauge or bare diameter, a core with its traverse and packing or a mean turn in mm, and turns or ohms at 20 °C
+ * @param input wire by gauge or bare diameter; a core with its traverse and packing, a mean turn in mm, or ohms a turn; turns or ohms at 20 °C
  * @returns mm, metres, grams of copper, ohms at 20 °C; null where there is too little to compute from
  * @example
  * planCoil({ wire: { bareMm: 0.9, build: 'heavy' }, meanTurnMm: 88, turns: 310 })?.ohms20 // 0.73932
@@ -55,13 +59,22 @@ export function planCoil(input: CoilToWind): PlannedCoil | null {
   const film = input.wire.build === 'heavy' ? strand.heavyBuildMm : strand.singleBuildMm
   const overallMm = (input.wire.overallMm ?? strand.bareMm + film) * Math.sqrt(strands)
   const grams = (metres: number) => metres * strand.gramsPerMetre * strands
-  const { shape, traverseMm, packing, meanTurnMm, turns, ohms20 } = input
+  const { shape, traverseMm, packing, ohmsPerTurn, turns, ohms20 } = input
+  const isRule = ohmsPerTurn !== undefined && ohmsPerTurn > 0
+  const meanTurnMm = isRule ? (1000 * ohmsPerTurn) / ohmsPerMetre : input.meanTurnMm
   if (meanTurnMm !== undefined && meanTurnMm > 0) {
     const wound = turns ?? (ohms20 === undefined ? undefined : (1000 * ohms20) / (meanTurnMm * ohmsPerMetre))
     if (wound === undefined || !(wound > 0)) return null
     const metres = (wound * meanTurnMm) / 1000
     const ohms = metres * ohmsPerMetre
-    return { turns: wound, ohms20: ohms, ...bandOf(ohms, meanTurnShare), metres, grams: grams(metres), meanTurnMm }
+    return {
+      turns: wound,
+      ohms20: ohms,
+      ...bandOf(ohms, isRule ? ruleShare : meanTurnShare),
+      metres,
+      grams: grams(metres),
+      meanTurnMm,
+    }
   }
   if (!shape || !(traverseMm !== undefined && traverseMm > 0) || !(packing !== undefined && packing > 0)) return null
   const geometry = { shape, traverseMm, packing, overallMm }

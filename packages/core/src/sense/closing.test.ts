@@ -114,6 +114,17 @@ describe('what a run ends without', () => {
     expect(decided('240', 'shorted turns', ['low'])).toBeNull()
     expect(decided('390', 'shorted turns', ['trigger'])).toBeNull()
     expect(said(closing.highIsNotShorted, twin().read('low', '390'))).toBeNull()
+    const noted = (words: string, about?: string) =>
+      said(
+        closing.highIsNotShorted,
+        twin()
+          .read('low', '390')
+          .put({ kind: 'note', words, ...(about === undefined ? {} : { about }) }),
+      )
+    expect(noted('shorted in itself')).toBe('warn')
+    expect(noted('shorted in itself', 'low')).toBe('warn')
+    expect(noted('shorted in itself', 'trigger')).toBeNull()
+    for (const words of ['no shorts seen', 'short of time', 'a short lead']) expect(noted(words)).toBeNull()
   })
 })
 

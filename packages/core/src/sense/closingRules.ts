@@ -1,6 +1,6 @@
 import { plugsOf, type Card, type Family } from '../document'
 import { below } from '../conformance'
-import { pairKey, readsOpen, type Bench, type CheckState, type Evaluation } from '../judgement'
+import { entriesThatStand, pairKey, readsOpen, type Bench, type CheckState, type Evaluation } from '../judgement'
 import type { Remark } from './rule'
 
 /** What is known when the tape is looked at as a whole. */
@@ -193,22 +193,30 @@ export const noGroundAfter: ClosingRule = ({ bench, all, checks }) => {
   return since ? null : { id: 'no-ground-after', severity: 'stop', params: {} }
 }
 
+/** Shorted turns, as they are named; `no shorts`, `short of time` and `a short lead` name none. */
+const namesShorts = /(?<!\b(?:no|not|never|nothing)\s)\bshort(?:s|ed|ing)?\b(?!\s+(?:of|on|time|leads?|wires?)\b)/i
+
 /**
- * Shorted turns named for a winding that reads high: shorts lower resistance.
+ * Shorted turns named, by a note or the last decision, for a winding that reads high: shorts lower resistance.
  * @example
  * highIsNotShorted(scenes.sound().closing) // null
  */
-export const highIsNotShorted: ClosingRule = ({ bench, checks }) => {
-  const decision = bench.tape.entries.findLast(
-    (entry) => entry.kind === 'decision' && !bench.tape.takenBack.has(entry.id),
-  )
-  if (decision?.kind !== 'decision' || !/short/i.test(decision.why)) return null
-  const about = new Set((decision.about ?? []).map(String))
+export const highIsNotShorted: ClosingRule = ({ bench: { tape }, checks }) => {
+  const decision = entriesThatStand(tape, 'decision').at(-1)
+  const said = [
+    ...(decision ? [{ words: decision.why, about: (decision.about ?? []).map(String) }] : []),
+    ...entriesThatStand(tape, 'note').map(({ words, about }) => ({ words, about: about === undefined ? [] : [about] })),
+  ].filter(({ words }) => namesShorts.test(words))
   const high = checks.find(
-    (one) =>
-      (about.size === 0 || [...one.check.touches].some((winding) => about.has(winding))) &&
-      one.check.kind === 'resistance' &&
-      (one.reason === 'above-maximum' || one.reason === 'open-circuit'),
+    ({ check, reason }) =>
+      check.kind === 'resistance' &&
+      (reason === 'above-maximum' || reason === 'open-circuit') &&
+      said.some(
+        ({ about }) =>
+          about.length === 0 ||
+          about.includes(check.id) ||
+          [...check.touches].some((winding) => about.includes(winding)),
+      ),
   )
   return high ? { id: 'high-is-not-shorted', severity: 'warn', params: { check: high.check.id } } : null
 }

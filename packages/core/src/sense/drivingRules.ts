@@ -1,6 +1,7 @@
 import { above } from '../conformance'
 import { isolationAt, voltsOf, type Evaluation } from '../judgement'
 import type { Card } from '../document'
+import { isMetal, temperatureFrom } from '../temperature'
 import type { Drive } from '../function'
 import { inOhms, joinedBy, type Found, type ReadingRule } from './rule'
 
@@ -35,7 +36,9 @@ export const partWarm: ReadingRule = {
   cause: 'temperature',
   about: inOhms,
   test: ({ bench, evaluation, earlier }) => {
-    const { temperature, entry, limit } = evaluation
+    const { temperature, entry, limit, net, check } = evaluation
+    // heat opens nothing
+    if (net === undefined || evaluation.reason === 'open-circuit') return null
     // a contact's ohms are no winding's
     if (temperature?.from === 'measured' || limit?.expectOpen || !limit || limit.kind === 'closed') return null
     const now = Date.parse(entry.at)
@@ -44,9 +47,25 @@ export const partWarm: ReadingRule = {
     const driven = earlier.findLast((one) => isDriven(one) && recent(one.entry))
     const since = worked?.at ?? driven?.entry.at
     if (since === undefined) return null
-    return { severity: 'warn', params: { minutes: Math.round((now - Date.parse(since)) / 60_000) } }
+    const minutes = Math.round((now - Date.parse(since)) / 60_000)
+    const cold = earlier.findLast((one) => isPointOf(one, evaluation) && one.judged !== undefined && one.net !== net)
+    if (cold?.judged === undefined || check.material === undefined || !isMetal(check.material))
+      return { severity: 'warn', params: { minutes } }
+    const refC = cold.reference?.c ?? roomC
+    const warmC = temperatureFrom({ ohms: net, refOhms: cold.judged, refC, material: check.material })
+    const isWarm = warmC > refC + leastWarmth && warmC < mostWarmth
+    return { severity: 'warn', params: { minutes, ...(isWarm ? { warmC: Math.round(warmC) } : {}) } }
   },
 }
+
+const roomC = 20
+/** what a part has after soldering or wax, above the room and below what its film bears, °C */
+const leastWarmth = 3
+const mostWarmth = 130
+const isPointOf = (one: Evaluation, other: Evaluation): boolean =>
+  one.check === other.check &&
+  one.pair?.join() === other.pair?.join() &&
+  one.entry.reading.index === other.entry.reading.index
 
 /** A tester set to 500 V shows a little more. */
 const overshoot = 1.1

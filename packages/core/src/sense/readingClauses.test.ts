@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { fourWireMeter, plainCard, plainCheck, plainTerminals, pocketMeter, Script } from '../testing'
-import type { Instrument } from '../document'
+import type { EntryBody, Instrument } from '../document'
 
 const volts: Instrument = {
   id: 'volts',
@@ -51,6 +51,20 @@ describe('two readings of one point on one meter', () => {
     expect(again('coil', '110.0', '110.0k')).toBeUndefined()
     expect(again('coil', '110.0k', '110.0')).toBeUndefined()
     expect(again('coil', '110.0', '115.00', pocketMeter, fourWireMeter)).toBeUndefined()
+  })
+
+  test('with a lead lifted between them they are of two things; said again alike they are of one', () => {
+    const inCircuit = { kind: 'isolation', state: 'in-circuit', parallelOhms: 5000 } as const
+    const lifted: EntryBody = { kind: 'isolation', state: 'one-lead-lifted', lifted: ['A'] }
+    const between = (...put: Parameters<Script['put']>[0][]) => {
+      const run = begun().put(inCircuit).read('coil', '108.0')
+      for (const one of put) run.put(one)
+      return ids(run.read('coil', '112.0'))
+    }
+    expect(between(lifted)).not.toContain('repeats-apart')
+    expect(between({ ...inCircuit, parallelOhms: 4000 })).not.toContain('repeats-apart')
+    expect(between(lifted, inCircuit)).toContain('repeats-apart')
+    expect(between()).toContain('repeats-apart')
   })
 
   test('leads exchanged turn the sign of amperes, not their size; of volts the sign is the reading', () => {

@@ -1,6 +1,14 @@
 import { above, atMost, below, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
-import { isUnsteady, isUnzeroed, lastPlace, unmetCondition, type Evaluation, type PreparedCheck } from '../judgement'
+import {
+  isolationAt,
+  isUnsteady,
+  isUnzeroed,
+  lastPlace,
+  unmetCondition,
+  type Evaluation,
+  type PreparedCheck,
+} from '../judgement'
 import { parseReading } from '../quantity'
 import { inOhms, type Moment, type ReadingRule } from './rule'
 
@@ -66,6 +74,17 @@ function leadFigure(text: string): number {
   return parsed.value ?? 0
 }
 
+/** What stands in parallel is part of a figure: with a lead lifted between them two readings are of two things. */
+function isolatedAlike({ bench: { tape } }: Moment, ...two: [Evaluation, Evaluation]): boolean {
+  const [one, other] = two.map(({ entry }) => isolationAt(tape, entry.n))
+  return (
+    one === other ||
+    (one?.state === other?.state &&
+      one?.parallelOhms === other?.parallelOhms &&
+      [...(one?.lifted ?? [])].sort().join() === [...(other?.lifted ?? [])].sort().join())
+  )
+}
+
 /** Two readings of one point on one meter further apart than the meter explains, and no unit slip. */
 export const repeatsApart: ReadingRule = {
   id: 'repeats-apart',
@@ -77,6 +96,7 @@ export const repeatsApart: ReadingRule = {
     for (const other of again) {
       const theirs = sizeOf(moment, other)
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
+      if (!isolatedAlike(moment, other, evaluation)) continue
       const allowed =
         0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
       const slip = [1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))

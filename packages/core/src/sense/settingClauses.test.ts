@@ -176,6 +176,7 @@ holdClauses([
       'after twenty minutes': () =>
         atRoom().put({ kind: 'work', what: 'reflow', place: 'low' }).wait(20).read('low', '318'),
       'cold work': () => atRoom().put({ kind: 'work', what: 'clean', place: 'low' }).read('low', '318'),
+      'heat opens nothing': () => atRoom().put({ kind: 'work', what: 'reflow', place: 'low' }).read('low', 'OL 20M'),
       'its temperature was measured': but(({ temperature }) => ({
         temperature: { ...temperature, from: 'measured' } as never,
       })),
@@ -185,6 +186,23 @@ holdClauses([
     },
   ],
 ])
+
+describe('how warm it would be', () => {
+  const warmC = (script: Script) => driving.partWarm.test(momentOf(script))?.params['warmC']
+  const waxed = (before: string, after: string, check = 'low') =>
+    atRoom().read(check, before).put({ kind: 'work', what: 'fix', place: 'low' }).read('low', after)
+
+  test('by what the same point read before it was heated', () => {
+    expect(warmC(waxed('318', '348'))).toBe(44)
+    expect(warmC(atRoom().put({ kind: 'work', what: 'fix', place: 'low' }).read('low', '348'))).toBeUndefined()
+  })
+
+  test.each([
+    ['no warmer than the room', waxed('318', '320')],
+    ['hotter than a film bears', waxed('318', '500')],
+    ['another winding read before', waxed('36.5', '348', 'high')],
+  ])('not said: %s', (_what, script) => expect(warmC(script)).toBeUndefined())
+})
 
 describe('power on pins', () => {
   const speaks = (script: Script) => driving.unknownPinsPower.test(momentOf(script)) !== null

@@ -84,10 +84,11 @@ function pointRefusal(run: Run, { terminal, on }: EntryOf<'point'>): Refusal | n
     : refused('on', `names the terminal "${on}", which this card does not have`)
 }
 
-/** What is asked besides is two points of this part, under a name that is its own. */
+/** What is asked besides is two points of this part or the field at a place, under a name that is its own. */
 function askRefusal(run: Run, { id, at, kind, limits }: Check): Refusal | null {
   if (!isAsked(id)) return refused('check.id', `is "${id}"; what is asked of one run is named ask- and more`)
   if (run.card.checks.some((one) => one.id === id)) return refused('check.id', `is "${id}", which is asked already`)
+  if (kind === 'field' && 'place' in at && limits.length === 0) return null
   if (!('pair' in at)) return refused('check.at', 'is no pair; two points are asked for')
   if (!isAskedKind(kind)) return refused('check.kind', `is "${kind}"; two points are read in one figure`)
   const sources = new Set(run.card.sources.map((one) => one.id))

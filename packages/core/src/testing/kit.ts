@@ -152,6 +152,15 @@ export const bridgeMeter: Instrument = {
   ],
 }
 
+/** The field of a small magnet. */
+export const fieldMeter: Instrument = {
+  id: 'h2',
+  name: 'Field meter H2',
+  overSign: 'OL',
+  ranging: 'auto',
+  functions: [{ quantity: 'field', ranges: [{ fullScale: 0.2, resolution: 0.001, percentOfReading: 2, counts: 2 }] }],
+}
+
 /** A growler with ammeter prongs. */
 export const growler: Instrument = {
   id: 'g1',
@@ -181,6 +190,7 @@ export const kit: Instrument[] = [
   insulationTester,
   bridgeMeter,
   growler,
+  fieldMeter,
   decadeMeter,
   handMeter,
   coarseMeter,

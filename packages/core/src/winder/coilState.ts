@@ -40,6 +40,7 @@ export function coilState(rewind: Rewind, coil: Coil, stand: RewindEntry[]): Coi
   return {
     coil,
     original,
+    unknown: new Set(stand.flatMap((entry) => (entry.kind === 'unknown' && about(entry, leader) ? [entry.of] : []))),
     stripped: stripped?.kind === 'count' ? stripped.turns : 0,
     gauges: stand.flatMap((entry) =>
       entry.kind === 'gauge' && about(entry, leader) ? [gaugeRead(entry, original)] : [],

@@ -1,4 +1,4 @@
-import type { Coil, CoilFacts, CoilPlan, Rewind, RewindEntryOf } from '../document'
+import type { Coil, CoilFacts, CoilPlan, Rewind, RewindEntryOf, UnknownFact } from '../document'
 import type { MidWind, PlannedCoil, WireFit } from '../rewind'
 
 /** What a careful colleague would say over a rewind. */
@@ -45,6 +45,8 @@ export interface MidCheck extends MidWind {
 export interface CoilState {
   coil: Coil
   original: CoilFacts
+  /** what of it nobody can tell any more */
+  unknown: ReadonlySet<UnknownFact>
   /** turns counted so far while unwinding */
   stripped: number
   gauges: GaugeRead[]

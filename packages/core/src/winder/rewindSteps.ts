@@ -24,17 +24,16 @@ export function stepsOf(
     ...(coil === undefined ? {} : { coil }),
   })
   return [
-    ...leaders.flatMap(({ coil: { id }, original, gauges }) => [
-      step('turns', 'strip', original.turns !== undefined, id),
-      step('lay', 'strip', original.lay !== undefined, id),
-      step('ends', 'strip', original.start !== undefined, id),
-      {
-        ...step('wire', 'strip', original.wire?.awg !== undefined || original.wire?.bareMm !== undefined, id),
-        ...(gauges.length > 0 && original.wire?.awg === undefined && original.wire?.bareMm === undefined
-          ? { status: 'again' as const }
-          : {}),
-      },
-    ]),
+    ...leaders.flatMap(({ coil: { id }, original, gauges, unknown }) => {
+      const isWireTold = original.wire?.awg !== undefined || original.wire?.bareMm !== undefined
+      const wireStep = step('wire', 'strip', isWireTold || unknown.has('wire'), id)
+      return [
+        step('turns', 'strip', original.turns !== undefined || unknown.has('turns'), id),
+        step('lay', 'strip', original.lay !== undefined || unknown.has('lay'), id),
+        step('ends', 'strip', original.start !== undefined || unknown.has('ends'), id),
+        { ...wireStep, ...(gauges.length > 0 && wireStep.status === 'to-do' ? { status: 'again' as const } : {}) },
+      ]
+    }),
     ...leaders.map(({ coil: { id }, plan }) => step('plan', 'plan', plan !== undefined, id)),
     step('direction', 'direction', direction !== undefined),
     ...coils.map(({ coil: { id }, wound }) => step('wind', 'wind', wound !== undefined, id)),

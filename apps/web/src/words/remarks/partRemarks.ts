@@ -48,8 +48,8 @@ export const partRemarks = {
     what: `${ohms('value')} on a winding is leakage over a break.`,
     todo: 'Call it open.',
   }),
-  'part-warm': ({ number }) => ({
-    what: `The part was worked on or driven ${number('minutes')} minutes ago, and ohms rise with warmth.`,
+  'part-warm': ({ figures, number, params }) => ({
+    what: `The part was worked on or driven ${number('minutes')} minutes ago, and ohms rise with warmth.${params['warmC'] === undefined ? '' : ` At ${figures.temperature(number('warmC'))} it would read so, and be what it was before.`}`,
     todo: 'Let it cool, or take its temperature.',
   }),
   'low-by-a-little': ({ figures, number }) => ({

@@ -137,6 +137,29 @@ describe('conditions and ranges', () => {
     expect(evaluationOf(script, 'low')?.net).toBeCloseTo(318 - 0.2 * (1 + 318 / 1000) ** 2, 0)
   })
 
+  test('what stands in parallel stood there too when a reading in circuit first asked for it', () => {
+    const inCircuit = { kind: 'isolation', state: 'in-circuit' } as const
+    const text = String((318 * 1000) / 1318)
+    const said = new Script(twinCard())
+      .put(inCircuit)
+      .read('low', text)
+      .put({ ...inCircuit, parallelOhms: 1000 })
+    expect(evaluationOf(said, 'low')?.net).toBeGreaterThan(315)
+    const unsaid = new Script(twinCard()).read('low', text).put({ ...inCircuit, parallelOhms: 1000 })
+    expect(evaluationOf(unsaid, 'low')?.net).toBeGreaterThan(315)
+    const loose = new Script(twinCard())
+      .put({ kind: 'isolation', state: 'loose' })
+      .read('low', text)
+      .put({ ...inCircuit, parallelOhms: 1000 })
+    expect(evaluationOf(loose, 'low')?.net).toBeLessThan(245)
+    const lifted = new Script(twinCard())
+      .put(inCircuit)
+      .read('low', text)
+      .put({ kind: 'isolation', state: 'one-lead-lifted', lifted: ['G'] })
+      .put({ ...inCircuit, parallelOhms: 1000 })
+    expect(evaluationOf(lifted, 'low')?.net).toBeLessThan(245)
+  })
+
   test('as much as what stands in parallel says only that the part is more than that', () => {
     const beside = (parallelOhms: number, text: string) =>
       evaluationOf(

@@ -2,10 +2,16 @@ import type { EntryOf } from '../../document'
 import type { Tape } from '../tape'
 
 /**
- * How the part was isolated when a reading was taken.
+ * How the part was isolated when a reading was taken. What stands in parallel is often said only once a reading in circuit asks for it: then it
+ * stood there when the reading was taken.
+ * @param n the reading's place on the tape
+ * @returns undefined where nobody said anything
  * @example
  * isolationAt(scenes.sound().tape, 9)?.state // 'loose'
  */
 export function isolationAt(tape: Tape, n: number): EntryOf<'isolation'> | undefined {
-  return tape.isolations.findLast((entry) => entry.n < n)
+  const before = tape.isolations.findLast((entry) => entry.n < n)
+  if (before && (before.state !== 'in-circuit' || before.parallelOhms !== undefined)) return before
+  const after = tape.isolations.find((entry) => entry.n > n)
+  return after?.state === 'in-circuit' && after.parallelOhms !== undefined ? after : before
 }
