@@ -45,7 +45,8 @@ const instruction = computed(() =>
 /** what the display should show, before the step is read */
 const forecast = computed(() => {
   const told = bench.forecast
-  return told && bench.current?.status !== 'done' ? forecastWords(told, figures, told.resolution) : ''
+  const isRead = bench.current?.status === 'done' && told?.from !== 'own'
+  return told && !isRead ? forecastWords(told, figures, told.resolution) : ''
 })
 /** what is worth a word before it is touched, and holds nothing */
 const ahead = computed(() => {

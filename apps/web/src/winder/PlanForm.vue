@@ -1,20 +1,21 @@
 <script setup lang="ts">
-import { metricSizes, planCoil, type CoilPlan, type CoilShape, type CoilState } from '@sure-spool/core'
+import { metricSizes, planCoil, type CoilPlan, type CoilShape, type CoilState, type KnownOhms } from '@sure-spool/core'
 import { computed, reactive, watch } from 'vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FigureField from '../fields/FigureField.vue'
 import NumberField from '../fields/NumberField.vue'
 import PickField from '../fields/PickField.vue'
 import TextField from '../fields/TextField.vue'
+import KeyButton from '../keys/KeyButton.vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import { useFigures } from '../words/figures'
 import { wireWords } from '../words/rewind'
 import CoilPicture from './CoilPicture.vue'
-import { firstOf, kinds, secondOf, sources } from './planWords'
+import { firstOf, kinds, knownWords, secondOf, sources } from './planWords'
 import { nextWires, overallOf } from './wires'
 
 /** What a coil is to be: turns or ohms, its room, its wire; what that comes to stands beside it while it is typed. */
-const props = defineProps<{ coil: CoilState }>()
+const props = defineProps<{ coil: CoilState; known: KnownOhms[]; sisters: number }>()
 const emit = defineEmits<{ keep: [plan: CoilPlan] }>()
 const figures = useFigures()
 
@@ -107,12 +108,17 @@ const dims = computed(
   () =>
     ({
       mean: ['mean turn, mm'],
-      rule: ['ohms a thousand turns'],
+      rule: ['ohms of a thousand'],
       round: ['core across, mm'],
       racetrack: ['core length, mm', 'core width, mm'],
       rectangle: ['one side, mm', 'other side, mm'],
     })[form.kind],
 )
+/** One coil of a winding that is one coil; of several each has its share. */
+function aimAt({ ohms20, from, of }: KnownOhms): void {
+  Object.assign(form, { aim: 'ohms', ohms20: ohms20 / props.sisters, turns: undefined, from, why: of.join(', ') })
+}
+
 /** @returns what keeps it from being a plan; empty where it was kept */
 function keep(): string {
   const made = planned.value
@@ -148,7 +154,16 @@ defineExpose({ keep })
         ]"
       />
       <NumberField v-if="form.aim === 'turns'" v-model="form.turns" label="turns" :min="1" :max="1000000" optional />
-      <FigureField v-else v-model="form.ohms20" label="ohms" quantity="resistance" />
+      <FigureField v-else v-model="form.ohms20" label="ohms at 20 °C" quantity="resistance" />
+      <p v-if="known.length > 0" class="known">
+        <KeyButton
+          v-for="one in known"
+          :key="`${one.from}${one.of.join()}`"
+          :label="figures.bound(Number(one.ohms20.toPrecision(4)))"
+          :hint="knownWords(one)"
+          @press="aimAt(one)"
+        />
+      </p>
       <PickField v-model="form.kind" label="the room it has" :options="[...kinds]" />
       <NumberField v-model="form.a" :label="dims[0] ?? ''" :min="0.1" :max="10000" optional />
       <NumberField v-if="dims[1]" v-model="form.b" :label="dims[1]" :min="0.1" :max="10000" optional />

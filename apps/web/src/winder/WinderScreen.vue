@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { QueueUnit } from '@sure-spool/contract'
+import { worksOfRewind } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import AskLine from '../bench/AskLine.vue'
@@ -13,14 +14,15 @@ import { ask } from '../store/api'
 import { useBench } from '../store/bench'
 import { useRewind } from '../store/rewind'
 import { useFigures } from '../words/figures'
-import { layWords, notKnown, rewindEntryWords, rewindKindWords, rewindTitle, wireWords } from '../words/rewind'
-import { clock } from '../words/times'
+import { layWords, notKnown, rewindTitle, wireWords } from '../words/rewind'
 import { lays } from './lays'
 import PlanForm from './PlanForm.vue'
+import { useBefore } from './useBefore'
 import { useWinding } from './useWinding'
 import WinderFacts from './WinderFacts.vue'
 import { winderKeys, type WinderSituation } from './winderKeys'
 import WinderPath from './WinderPath.vue'
+import WinderTape from './WinderTape.vue'
 
 /** The winder: from the dead coil to the proven one, one thing to do at a time. */
 const props = defineProps<{ id: string }>()
@@ -29,7 +31,11 @@ const bench = useBench()
 const router = useRouter()
 const figures = useFigures()
 const winding = useWinding()
-const { step, kind, coil, line, problem, turns, lay, machine, meter, other, fits, build } = winding
+const { step, kind, coil, sisters, line, problem, turns, lay, machine, meter, other, fits, build } = winding
+const known = useBefore(
+  () => store.rewind?.before,
+  () => coil.value?.coil.winding,
+)
 const plan = ref<InstanceType<typeof PlanForm>>()
 const noting = ref(false)
 const asked = ref('')
@@ -63,19 +69,6 @@ const digits = computed(() =>
   line.value ? keptText(line.value) || ' ' : kind.value === 'wire' ? '–' : String(turns.value),
 )
 const unit = computed(() => (kind.value === 'wire' ? 'mm' : 'turns'))
-const tape = computed(() => {
-  const { state } = store
-  if (!state) return []
-  return state.rewind.entries
-    .filter((entry) => entry.kind !== 'take-back')
-    .map((entry) => ({
-      id: entry.id,
-      at: clock(entry.at),
-      what: rewindKindWords[entry.kind],
-      words: rewindEntryWords(entry, state, figures),
-      gone: state.takenBack.has(entry.id),
-    }))
-})
 const nth = (act: 'take' | 'turn', key: string) => winderKeys.acts[act].keys.indexOf(key)
 
 function say(words: string): void {
@@ -89,7 +82,11 @@ function say(words: string): void {
 async function prove(): Promise<void> {
   try {
     const part = await ask<QueueUnit>(`/units/${store.rewind?.unit ?? ''}`)
-    await router.push({ name: 'bench', params: { run: await bench.startFor(part) } })
+    const run = await bench.startFor(part)
+    // a run that was begun before says itself what was done
+    if (store.state && bench.run?.id === run && bench.run.entries.length === 0)
+      for (const body of worksOfRewind(store.state, Date.now())) bench.add(body)
+    await router.push({ name: 'bench', params: { run } })
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error)
   }
@@ -216,6 +213,8 @@ const backToLine = useBackToLine(() => situation.value === 'asking' || kind.valu
           v-else-if="kind === 'plan' && coil"
           ref="plan"
           :coil="coil"
+          :known="known"
+          :sisters="sisters"
           @keep="(store.add({ kind: 'plan', coil: coil.coil.id, plan: $event }), winding.done())"
         />
         <p v-else-if="kind === 'prove'" class="acts"><ScreenKey main act="prove" /></p>
@@ -237,14 +236,7 @@ const backToLine = useBackToLine(() => situation.value === 'asking' || kind.valu
       </p>
     </section>
     <WinderFacts class="facts-area" :state="store.state" :coil="step.coil" />
-    <footer class="tape">
-      <ol tabindex="0" aria-label="Tape, oldest first">
-        <li v-for="one in tape" :key="one.id">
-          <span class="muted">{{ one.at }} {{ one.what }}</span>
-          <span :class="{ struck: one.gone }">{{ one.words }}</span>
-        </li>
-      </ol>
-    </footer>
+    <WinderTape class="tape-area" :state="store.state" />
   </main>
   <main v-else class="empty">
     <h1>{{ store.missing ? 'This rewind cannot be shown.' : 'Opening the rewind …' }}</h1>

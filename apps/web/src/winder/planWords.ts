@@ -1,4 +1,5 @@
-import type { CoilShape } from '@sure-spool/core'
+import type { CoilShape, KnownOhms } from '@sure-spool/core'
+import { inWords } from '../words/capital'
 
 /** The room a coil has, as it is chosen. */
 export const kinds = [
@@ -24,3 +25,7 @@ export const firstOf = (shape: CoilShape) =>
   shape.kind === 'round' ? shape.coreMm : shape.kind === 'racetrack' ? shape.coreLengthMm : shape.a
 export const secondOf = (shape: CoilShape) =>
   shape.kind === 'round' ? undefined : shape.kind === 'racetrack' ? shape.coreWidthMm : shape.b
+
+/** What stands behind ohms that can be aimed at. */
+export const knownWords = ({ from, of }: KnownOhms): string =>
+  from === 'card' ? 'the card’s figure' : `${from === 'twin' ? 'read on' : 'as its neighbour reads,'} ${inWords(of)}`

@@ -25,6 +25,9 @@ export function useWinding() {
   })
   const kind = computed(() => step.value?.id.split(':')[0] ?? '')
   const coil = computed<CoilState | undefined>(() => store.state?.coils.find((one) => one.coil.id === step.value?.coil))
+  const sisters = computed(
+    () => store.state?.coils.filter((one) => one.coil.winding === coil.value?.coil.winding).length ?? 1,
+  )
   const of = computed(() => (kind.value === 'turns' ? ('strip' as const) : ('wind' as const)))
   const { turns, set, add } = useCounter(() =>
     store.rewind && coil.value ? `${store.rewind.id}/${coil.value.coil.id}/${of.value}` : undefined,
@@ -208,6 +211,7 @@ export function useWinding() {
     step,
     kind,
     coil,
+    sisters,
     cursor,
     line,
     problem,

@@ -14,7 +14,7 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
   const blades = `${terminalLabel(card, first)}–${terminalLabel(card, second)}`
   switch (cause.kind) {
     case 'winding-open':
-      return `${name} open${cause.between ? `, inside the winding: between ${betweenWords(card, cause)}` : ''}.`
+      return `${name} open${cause.between ? `, inside the winding: between ${betweenWords(card, cause)}` : ''}${leakWords(cause, state, figures)}.`
     case 'winding-low': {
       if (cause.share === undefined) return `${name} low: turns short.`
       return `${name} ${Math.round(100 * cause.share)} % low: turns short, at most about that many.`
@@ -69,6 +69,13 @@ const kindWords: Record<string, string> = {
   balanced: 'Reads as three legs alike',
   single: 'Reads as one winding and a free pin',
 }
+
+/** Megohms read on an open winding are what leaks across its break. */
+function leakWords({ explains }: Cause, state: RunState, figures: Figures): string {
+  const leak = explains.flatMap((id) => outsideOf(state, id) ?? []).find(({ net = 0 }) => net >= megohm)
+  return leak?.net === undefined ? '' : `; ${figures.bound(Number(leak.net.toPrecision(2)))} leaks across the break`
+}
+const megohm = 1e6
 
 /** An over-range below a hundred times the winding proves no break (METHODS 11.13): what it is beyond is said, and what would tell. */
 function highWords({ explains }: Cause, state: RunState, figures: Figures): string {

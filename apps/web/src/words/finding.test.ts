@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import { askedField } from '@sure-spool/core'
 import { chargingCard, demoCard, kit, leadsCard, Script, twinCard } from '@sure-spool/core/testing'
 import { figuresWith } from './figures'
-import { findingTitle, magnetsBeside, notProvedWords, notTestedWords, wouldSettle } from './finding'
+import { magnetsBeside, rewoundLine } from './evidence'
+import { findingTitle, notProvedWords, notTestedWords, wouldSettle } from './finding'
 import { openWords } from './openWords'
 
 const figures = figuresWith(() => false)
@@ -51,6 +52,43 @@ describe('magnets that were read beside the card’s tests', () => {
       ],
     ],
   ] as [string, [string, string][]][])('not said: %s', (_what, magnets) => expect(read(...magnets)).toBe(''))
+})
+
+describe('what was rewound', () => {
+  const read = (second: string, work = true) => {
+    const script = new Script(demoCard('lanternreed-two-coil')).ready(20)
+    if (work) script.put({ kind: 'work', what: 'rewind', place: 'second' })
+    return rewoundLine(script.read('first', '4.35k').read('second', second).state(), figures)
+  }
+  test('is said beside the one that it is to be like', () => {
+    expect(read('4.48k')).toBe('Second coil reads 4.48\u2009kΩ, 2.9\u2009% over first coil.')
+    expect(read('4.30k')).toContain('under first coil')
+  })
+  test('and nothing of what was not, is the same, or is apart', () =>
+    expect([read('4.48k', false), read('4.35k'), read('4.62k')]).toEqual(['', '', '']))
+})
+
+describe('what work has mended', () => {
+  const reflowed = (what: 'reflow' | 'clean') =>
+    new Script(twinCard())
+      .ready()
+      .read('low', '390')
+      .put({ kind: 'work', what, place: 'G' })
+      .read('low', '322')
+      .read('high', '36.5')
+      .read('series', '358.4')
+      .read('trigger', '92')
+  test('leads the title of a pass, with both figures behind it', () => {
+    const { title, line } = findingTitle(groups(reflowed('reflow')).state(), figures)
+    expect(title).toBe('Joint at grey, mended. No fault found by ohms, cold, at rest.')
+    expect(line).toBe('Low-speed coil: 390\u2009Ω before it was reflowed, 322\u2009Ω since.')
+  })
+  test('is by its work, and stands beside what is open still', () => {
+    expect(findingTitle(groups(reflowed('clean')).state(), figures).title).toContain('Dirty contact at grey, mended.')
+    const { title, line } = findingTitle(reflowed('clean').state(), figures)
+    expect(title).toBe('Undecided.')
+    expect(line).toContain('before it was cleaned')
+  })
 })
 
 describe('a finding says no more than was read', () => {

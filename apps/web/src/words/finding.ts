@@ -1,8 +1,6 @@
 import {
   byComparison,
-  entriesThatStand,
   expectedAt,
-  isAsked,
   notProved,
   notTested,
   settledAt,
@@ -15,8 +13,8 @@ import { capital, inWords } from './capital'
 import { causeWords } from './causes'
 import { inRuns } from './inRuns'
 import { checkLabel, checkPoints } from './points'
+import { magnetsBeside, mendedLine, mendedTitle, rewoundLine, seenBeside } from './evidence'
 import type { Figures } from './figures'
-import { lookWords } from './kinds'
 import { operatesWords } from './operates'
 import { openWords } from './openWords'
 
@@ -30,12 +28,14 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
     const beside = byComparison(state)
     if (beside.length > 0) return alikeTitle(beside)
     return {
-      title: [passTitle(state, figures), only].filter((one) => one !== '').join(' '),
+      title: [mendedTitle(state), passTitle(state, figures), only].filter((one) => one !== '').join(' '),
       line:
         warm && !hot
           ? 'The complaint says warm. Nothing was read warm, so it is neither explained nor ruled out.'
           : only === ''
-            ? 'Every reading that counts is inside its limits.'
+            ? mendedLine(state, figures) ||
+              rewoundLine(state, figures) ||
+              'Every reading that counts is inside its limits.'
             : 'What this meter could tell is inside its limits; a finer one, or four wires, would tell the rest.',
     }
   }
@@ -47,6 +47,7 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
       line: [
         seenBeside(state),
         magnetsBeside(state, figures),
+        mendedLine(state, figures),
         state.explained.length > 0
           ? `${state.explained.map((id) => checkPoints(run.card, id)).join(', ')} reads what its parts read, so it is one fault and not two.`
           : '',
@@ -59,7 +60,9 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
   const [other] = state.causes
   return {
     title: other ? `Undecided: ${causeWords(other, state, figures)}` : 'Undecided.',
-    line: open ? openWords(state, open, figures) : '',
+    line: [open ? openWords(state, open, figures) : '', mendedLine(state, figures)]
+      .filter((one) => one !== '')
+      .join(' '),
   }
 }
 
@@ -68,34 +71,6 @@ const alikeTitle = (beside: string[]): { title: string; line: string } => ({
   title: `No fault by comparison: it reads like ${inWords(beside.map((tag) => (tag === 'neighbour' ? 'its neighbour' : tag)))}.`,
   line: 'No figure of the model stands behind it. If both are off alike, this does not show it.',
 })
-
-/** What was seen at the part stands as evidence beside the cause; of a place the last look counts. */
-function seenBeside({ tape, causes }: RunState): string {
-  const last = new Map(entriesThatStand(tape, 'look').map((one) => [one.place, one]))
-  const seen = [...last.values()].filter(
-    ({ place, what }) =>
-      what.some((one) => one !== 'sound') && !causes.some(({ kind, of }) => kind === 'seen' && of.includes(place)),
-  )
-  return seen.map(({ place, what }) => `Seen at ${place}: ${what.map((one) => lookWords[one]).join(', ')}.`).join(' ')
-}
-
-/** Magnets that were read beside the card's tests, and read alike, are not what is weak. */
-export function magnetsBeside({ checks }: RunState, figures: Figures): string {
-  const read = checks.flatMap(({ check, points: [point] }) =>
-    check.kind === 'field' && isAsked(check.id) && point?.evaluation?.taken !== undefined
-      ? [{ tesla: point.evaluation.taken, state: point.evaluation.entry.reading.conditions?.state?.join() ?? '' }]
-      : [],
-  )
-  const [first, ...rest] = read
-  if (!first || rest.length === 0) return ''
-  const sizes = read.map(({ tesla }) => Math.abs(tesla))
-  const isAlike = Math.min(...sizes) >= alikeShare * Math.max(...sizes)
-  if (!isAlike || rest.some(({ state }) => state !== first.state)) return ''
-  const poles = first.state === '' ? '' : `, ${rest.length === 1 ? 'both' : 'all'} ${first.state}`
-  return `Magnets alike: ${sizes.map((one) => figures.bound(one, 'field')).join(', ')}${poles}. They are not what is weak.`
-}
-/** small magnets of one part, read by hand, come out so near to each other */
-const alikeShare = 0.8
 
 /** Kinds of check that are more than ohms at rest. */
 const beyondOhms: ReadonlySet<string> = new Set(['insulation', 'current', 'lamp', 'act', 'contacts', 'inductance'])

@@ -9,6 +9,10 @@ const said = (told: Omit<Forecast, 'quantity'>, quantity: Forecast['quantity'] =
 
 describe('what is expected, in words', () => {
   test.each([
+    [
+      said({ from: 'own', value: 4420, bare: 4480, parallel: 330_000 }, 'resistance', 10),
+      'Expect 4.42 kΩ: it read 4.48 kΩ bare, 330 kΩ in parallel with it.',
+    ],
     [said({ from: 'parts', open: true }), 'Expect over range: it leads through what reads open.'],
     [said({ from: 'parts', value: 273 }), 'Expect 273.0 Ω: its windings read so much together.'],
     [

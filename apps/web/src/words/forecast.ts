@@ -18,6 +18,8 @@ export function forecastWords(told: Forecast, figures: Figures, resolution?: num
   const leads = `${beside}${told.leads === undefined ? '' : `, the leads’ ${figures.bound(told.leads)} in it`}`
   const expected = figure(told.value)
   switch (told.from) {
+    case 'own':
+      return `Expect ${expected}: it read ${figures.bound(Number((told.bare ?? 0).toPrecision(3)))} bare${leads}.`
     case 'parts':
       return `Expect ${expected}: its windings read so much together${leads}.`
     case 'whole':

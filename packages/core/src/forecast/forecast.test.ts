@@ -108,6 +108,19 @@ describe('ohms', () => {
     expect(ahead(twin(20).put({ kind: 'isolation', state: 'in-circuit' }), 'low')).toBeUndefined()
   })
 
+  test('a pair that was read bare, in circuit again: both together; isolated as it was nothing is foretold', () => {
+    const inCircuit: EntryBody = { kind: 'isolation', state: 'in-circuit', parallelOhms: 1000 }
+    const read = twin(20).read('low', '322')
+    expect(ahead(read, 'low')).toBeUndefined()
+    expect(ahead(twin(20).read('low', '322').put(inCircuit), 'low')).toMatchObject({
+      from: 'own',
+      bare: 322,
+      parallel: 1000,
+      value: expect.closeTo((322 * 1000) / 1322, 6),
+    })
+    expect(ahead(twin(20).read('low', 'OL').put(inCircuit), 'low')?.from).not.toBe('own')
+  })
+
   test('legs of a star have no reading of their own: the card says it', () => {
     const script = new Script(chargingCard()).ready(40).read('uv', '0.67')
     expect(ahead(script, 'vw')).toMatchObject({ from: 'card', partC: 40 })

@@ -4,16 +4,18 @@ import type { Quantity } from '../document'
 export interface Forecast {
   quantity: Quantity
   /**
-   * `parts`: what this unit's windings read, through the network; `whole`: a sum's whole less its other parts; `card`: the card's figure at
+   * `own`: what this pair itself read while it was isolated otherwise; `parts`: what this unit's windings read, through the network; `whole`: a sum's whole less its other parts; `card`: the card's figure at
    * the part's temperature; `speed`: volts in proportion to the speed; `volts`: volts over the ohms read
    */
-  from: 'parts' | 'whole' | 'card' | 'speed' | 'volts'
+  from: 'own' | 'parts' | 'whole' | 'card' | 'speed' | 'volts'
   /** no path leads there: it should read over range */
   open?: true
   value?: number
   /** the card's limits as the display should show them */
   low?: number
   high?: number
+  /** what it read bare, ohms */
+  bare?: number
   /** the card’s figure is only a guess */
   guessed?: true
   /** what stands in parallel, ohms: the display shows both together */

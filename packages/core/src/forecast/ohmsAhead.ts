@@ -1,13 +1,13 @@
 import { expectedOf } from '../conformance'
 import { nodesOf, type Winding } from '../document'
-import { limitAt, pairKey, readsFinite, readsOpen, windingsBetween, type Evaluation } from '../judgement'
+import { isolatedAlike, limitAt, pairKey, readsFinite, readsOpen, windingsBetween, type Evaluation } from '../judgement'
 import { pairResistance } from '../network'
 import { beta, isMetal } from '../temperature'
 import type { RunState } from '../state'
 import type { Forecast } from './forecast'
 
 /**
- * Ohms between two points as the display should show them: from what this unit's windings read (METHODS 9), else a sum's whole less its
+ * Ohms between two points as the display should show them: from what they read bare, where the isolation changed since; from what this unit's windings read (METHODS 9), else a sum's whole less its
  * other parts, else the card's figure at the part's temperature (METHODS 3); leads that stand in the reading are added.
  * @param next the reading that is about to be taken
  * @returns undefined where nothing says more than the limits do
@@ -18,7 +18,7 @@ export function ohmsAhead(state: RunState, next: Evaluation): Forecast | undefin
   const { leads } = next.governing
   const standing = leads.from === 'assumed' || leads.from === 'four-wire' ? 0 : leads.ohms
   const { parallelOhms } = next.governing
-  const told = fromParts(state, next) ?? fromWhole(state, next) ?? fromCard(next, standing)
+  const told = fromOwn(state, next) ?? fromParts(state, next) ?? fromWhole(state, next) ?? fromCard(next, standing)
   if (!told) return undefined
   if (told.open && parallelOhms !== undefined)
     return {
@@ -62,6 +62,17 @@ function windingsRead({ checks, prepared: { card } }: RunState): Map<string, num
 }
 
 const ends = ({ from, to }: Winding) => pairKey([from, to])
+
+/** What this pair read with a lead lifted, or beside something else than now: bare it is the same still. */
+function fromOwn({ tape, checks }: RunState, { check, pair, entry }: Evaluation): Told | undefined {
+  const own = checks
+    .find((state) => state.check.id === check.id)
+    ?.points.find(
+      ({ evaluation, held }) => !held && evaluation?.pair && pair && pairKey(evaluation.pair) === pairKey(pair),
+    )?.evaluation
+  if (!own || !readsFinite(own) || own.net === undefined) return undefined
+  return isolatedAlike(tape, own.entry.n, entry.n) ? undefined : { from: 'own', value: own.net, bare: own.net }
+}
 
 function fromParts(state: RunState, { check, pair }: Evaluation): Told | undefined {
   const { card } = state.prepared

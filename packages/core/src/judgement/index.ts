@@ -4,6 +4,7 @@ export {
   figureBeside,
   confirmationOf,
   evaluate,
+  isolatedAlike,
   isolationAt,
   measuredAs,
   isUnsteady,

@@ -2,15 +2,8 @@ import { above } from '../conformance'
 import { isolationAt, voltsOf, type Evaluation } from '../judgement'
 import type { Card } from '../document'
 import { isMetal, temperatureFrom } from '../temperature'
-import type { Drive } from '../function'
+import { driveOf, heatingBefore, isDriven, leastWarmth, mostWarmth, roomC } from './heat'
 import { inOhms, joinedBy, type Found, type ReadingRule } from './rule'
-
-const driveOf = ({ entry, check }: Evaluation): Drive | null => {
-  const read = entry.reading.conditions?.drive
-  return (read === undefined ? check.conditions?.drive : read) ?? null
-}
-const drivenKinds = new Set(['current', 'lamp'])
-const isDriven = (one: Evaluation): boolean => driveOf(one) !== null || drivenKinds.has(one.check.kind)
 
 /** An ohm step right after an ampere step: the lead may still be in the ampere jack. */
 export const jackAfterAmps: ReadingRule = {
@@ -27,27 +20,22 @@ export const jackAfterAmps: ReadingRule = {
   },
 }
 
-const warmWorks = new Set(['solder', 'unsolder', 'reflow', 'splice', 'fix', 'run', 'on'])
-const coolingMs = 20 * 60_000
-
 /** Ohms within twenty minutes of soldering, waxing, running or driving the part, with nobody measuring how warm it is. */
 export const partWarm: ReadingRule = {
   id: 'part-warm',
   cause: 'temperature',
   about: inOhms,
-  test: ({ bench, evaluation, earlier }) => {
+  anew: (moment) => heatingBefore(moment)?.id ?? '',
+  test: (moment) => {
+    const { evaluation, earlier } = moment
     const { temperature, entry, limit, net, check } = evaluation
     // heat opens nothing
     if (net === undefined || evaluation.reason === 'open-circuit') return null
     // a contact's ohms are no winding's
     if (temperature?.from === 'measured' || limit?.expectOpen || !limit || limit.kind === 'closed') return null
-    const now = Date.parse(entry.at)
-    const recent = ({ at, n }: { at: string; n: number }) => n < entry.n && now - Date.parse(at) <= coolingMs
-    const worked = bench.tape.works.findLast((one) => warmWorks.has(one.what) && recent(one))
-    const driven = earlier.findLast((one) => isDriven(one) && recent(one.entry))
-    const since = worked?.at ?? driven?.entry.at
-    if (since === undefined) return null
-    const minutes = Math.round((now - Date.parse(since)) / 60_000)
+    const heating = heatingBefore(moment)
+    if (!heating) return null
+    const minutes = Math.round((Date.parse(entry.at) - Date.parse(heating.at)) / 60_000)
     const cold = earlier.findLast((one) => isPointOf(one, evaluation) && one.judged !== undefined && one.net !== net)
     if (cold?.judged === undefined || check.material === undefined || !isMetal(check.material))
       return { severity: 'warn', params: { minutes } }
@@ -58,10 +46,6 @@ export const partWarm: ReadingRule = {
   },
 }
 
-const roomC = 20
-/** what a part has after soldering or wax, above the room and below what its film bears, °C */
-const leastWarmth = 3
-const mostWarmth = 130
 const isPointOf = (one: Evaluation, other: Evaluation): boolean =>
   one.check === other.check &&
   one.pair?.join() === other.pair?.join() &&

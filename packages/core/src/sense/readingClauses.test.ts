@@ -67,6 +67,15 @@ describe('two readings of one point on one meter', () => {
     expect(between()).toContain('repeats-apart')
   })
 
+  test('what was warm and cooled reads less; what rises, or falls by more than heat gives, is told', () => {
+    const cooled = (before: string, after: string, what: 'fix' | 'clean' = 'fix') =>
+      ids(begun().ready().put({ kind: 'work', what, place: 'coil' }).read('coil', before).read('coil', after))
+    expect(cooled('125.0', '112.0')).not.toContain('repeats-apart')
+    expect(cooled('112.0', '125.0')).toContain('repeats-apart')
+    expect(cooled('170.0', '112.0')).toContain('repeats-apart')
+    expect(cooled('125.0', '112.0', 'clean')).toContain('repeats-apart')
+  })
+
   test('leads exchanged turn the sign of amperes, not their size; of volts the sign is the reading', () => {
     expect(again('draw', '2.51', '-2.51', volts)).toBeUndefined()
     expect(again('draw', '2.51', '-2.60', volts)).toBeDefined()

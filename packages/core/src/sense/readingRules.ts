@@ -1,7 +1,7 @@
 import { above, atMost, below, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
 import {
-  isolationAt,
+  isolatedAlike,
   isUnsteady,
   isUnzeroed,
   lastPlace,
@@ -10,6 +10,7 @@ import {
   type PreparedCheck,
 } from '../judgement'
 import { parseReading } from '../quantity'
+import { heatingBefore, mostWarmth, roomC } from './heat'
 import { inOhms, type Moment, type ReadingRule } from './rule'
 
 /** The leaning changes within ±10 °C of a temperature that nobody measured, and that is the largest doubt there is. */
@@ -74,16 +75,8 @@ function leadFigure(text: string): number {
   return parsed.value ?? 0
 }
 
-/** What stands in parallel is part of a figure: with a lead lifted between them two readings are of two things. */
-function isolatedAlike({ bench: { tape } }: Moment, ...two: [Evaluation, Evaluation]): boolean {
-  const [one, other] = two.map(({ entry }) => isolationAt(tape, entry.n))
-  return (
-    one === other ||
-    (one?.state === other?.state &&
-      one?.parallelOhms === other?.parallelOhms &&
-      [...(one?.lifted ?? [])].sort().join() === [...(other?.lifted ?? [])].sort().join())
-  )
-}
+/** how much more copper reads as hot as a film bears */
+const warmest = (beta.copper + mostWarmth) / (beta.copper + roomC)
 
 /** Two readings of one point on one meter further apart than the meter explains, and no unit slip. */
 export const repeatsApart: ReadingRule = {
@@ -96,7 +89,9 @@ export const repeatsApart: ReadingRule = {
     for (const other of again) {
       const theirs = sizeOf(moment, other)
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
-      if (!isolatedAlike(moment, other, evaluation)) continue
+      if (!isolatedAlike(moment.bench.tape, other.entry.n, evaluation.entry.n)) continue
+      // what was warm and has cooled reads less
+      if (mine < theirs && theirs <= warmest * mine && heatingBefore({ ...moment, evaluation: other })) continue
       const allowed =
         0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
       const slip = [1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))

@@ -39,6 +39,8 @@ export interface ReadingRule {
   about?: (check: PreparedCheck, relations: Relation[]) => boolean
   /** a set-up rule fires once for one state of the bench (an isolation, a zero) and holds all readings under it */
   setting?: (moment: Moment) => string
+  /** a warn or note, else given once, is given anew for another of these: another heating */
+  anew?: (moment: Moment) => string
   test: (moment: Moment) => Found
 }
 

@@ -11,6 +11,8 @@ export const notIsolated: ReadingRule = {
     const isolation = isolationAt(bench.tape, evaluation.entry.n)
     if (isolation?.state === 'loose' || isolation?.state === 'unplugged') return null
     if (isolation?.parallelOhms !== undefined) return null
+    // in parallel a path reads lower, never higher: none at all is none of the part's either
+    if (evaluation.limit?.expectOpen && evaluation.net === undefined) return null
     if (isolation?.lifted?.some((terminal) => evaluation.pair?.includes(terminal))) return null
     return { severity: 'stop', params: { state: isolation?.state ?? 'unknown' } }
   },

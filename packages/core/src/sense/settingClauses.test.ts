@@ -103,6 +103,8 @@ holdClauses([
       unplugged: () => new Script(twinCard()).put({ kind: 'isolation', state: 'unplugged' }).read('low', '318'),
       'what lies beside it is known': () =>
         new Script(twinCard()).put({ kind: 'isolation', state: 'in-circuit', parallelOhms: 1e4 }).read('low', '318'),
+      'no path at all, where none should be': () =>
+        new Script(twinCard()).put(room).read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
       'one end is lifted': () =>
         new Script(twinCard())
           .put({ kind: 'isolation', state: 'one-end-lifted', lifted: ['G'] } as never)
@@ -202,6 +204,17 @@ describe('how warm it would be', () => {
     ['hotter than a film bears', waxed('318', '500')],
     ['another winding read before', waxed('36.5', '348', 'high')],
   ])('not said: %s', (_what, script) => expect(warmC(script)).toBeUndefined())
+})
+
+describe('a part that is heated again', () => {
+  const warm = (script: Script) => script.state().remarks.filter(({ id }) => id === 'part-warm').length
+  const heated = () => atRoom().put({ kind: 'work', what: 'solder', place: 'low' }).read('low', '318')
+
+  test('is told anew, and once for one heating', () => {
+    expect(warm(heated())).toBe(1)
+    expect(warm(heated().read('low', '319'))).toBe(1)
+    expect(warm(heated().put({ kind: 'work', what: 'fix', place: 'low' }).read('low', '340'))).toBe(2)
+  })
 })
 
 describe('power on pins', () => {

@@ -3,7 +3,7 @@ import { judgeRelation, samePoint, type Bench, type Evaluation } from '../judgem
 import { highSupply } from './drivingRules'
 import { fired, severest, type Fired } from './fired'
 import { beyondOverride, readingRules, sumRemarks } from './rules'
-import type { Moment, Remark, RemarkId } from './rule'
+import type { Moment, ReadingRule, Remark, RemarkId } from './rule'
 
 /** A remark as it was given on the tape, and what became of it. */
 export interface Firing extends Remark {
@@ -189,7 +189,9 @@ class Watcher {
     this.standing = before.filter((one) => one.point !== evaluation.point)
     this.standing.push(evaluation)
     const moment = this.momentOf(evaluation, before)
-    for (const one of severest(fired(moment))) this.give(moment, one)
+    // what was said before leaves room for what was not
+    const fresh = fired(moment).filter((one) => !this.given.has(onceOf(moment, one)))
+    for (const one of severest(fresh)) this.give(moment, one)
     this.earlier.push(evaluation)
     this.atPoint.set(evaluation.point, [...(this.atPoint.get(evaluation.point) ?? []), evaluation])
   }
@@ -220,9 +222,7 @@ class Watcher {
       return
     }
     if (remark.severity !== 'stop') {
-      const once = `${rule.cause ?? rule.id}|${moment.evaluation.instrument?.id ?? ''}`
-      if (this.given.has(once)) return
-      this.given.add(once)
+      this.given.add(causeOf(moment, rule)).add(onceOf(moment, { rule, remark }))
     }
     const firing: Firing = {
       ...remark,
@@ -235,6 +235,16 @@ class Watcher {
         if (older.id === firing.id && !older.answered) older.answered = { by: 'cleared', entry: entry.id }
     this.keep(firing, settingKey)
   }
+}
+
+/** What a warn or note is given once for: its cause and instrument. */
+const causeOf = ({ evaluation }: Moment, rule: ReadingRule): string =>
+  `${rule.cause ?? rule.id}|${evaluation.instrument?.id ?? ''}`
+
+/** The same, and what gives it anew; a stop is given every time. */
+function onceOf(moment: Moment, { rule, remark }: Pick<Fired, 'rule' | 'remark'>): string {
+  if (remark.severity === 'stop') return ''
+  return rule.anew ? `${causeOf(moment, rule)}|${rule.anew(moment)}` : causeOf(moment, rule)
 }
 
 /** A remark whose reading is out of use, or whose sum holds by now, is answered. */

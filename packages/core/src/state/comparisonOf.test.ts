@@ -20,6 +20,11 @@ describe('a run as the next one is compared with it', () => {
     expect(comparisonOf(loose.state(), 'twin').figures.map(({ check }) => check)).toEqual(['low', 'high'])
   })
 
+  test('megohms over a break give no figure of the winding', () => {
+    const broken = new Script(twinCard()).ready().read('low', '2.6M').read('high', '36.5')
+    expect(comparisonOf(broken.state(), 'earlier')).toMatchObject({ failed: ['low'], figures: [{ check: 'high' }] })
+  })
+
   test('a figure names its pair and its number where it has them, and how sure it is', () => {
     const [low] = comparisonOf(new Script(twinCard()).ready().read('low', '322').state(), 'earlier').figures
     expect(low).toEqual({ check: 'low', pair: ['O', 'G'], value: expect.closeTo(322, 9), u: expect.any(Number) })

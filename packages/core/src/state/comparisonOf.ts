@@ -15,6 +15,8 @@ export function comparisonOf(state: RunState, as: Comparison['as']): Comparison 
   const figures = checks.flatMap(({ points }) =>
     points.flatMap(({ evaluation, held }) => {
       if (!evaluation || held || evaluation.net === undefined || evaluation.bound !== undefined) return []
+      // megohms over a break are no figure of a winding
+      if (evaluation.reason === 'open-circuit') return []
       const { check, pair, entry } = evaluation
       return [
         {

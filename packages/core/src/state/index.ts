@@ -1,6 +1,7 @@
 export { besideFigures, type BesideFigure } from './besideFigures'
 export { byComparison } from './byComparison'
 export { comparisonOf } from './comparisonOf'
+export { mendedSince, type Mended, type MendingWork } from './mendedSince'
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'
 export { expectedAt, sharesThatCouldBeGone, type HotFigure, type LostShare } from './heatAndTurns'
 export { notProved, notTested, wasHot, type Unproved, type Untested } from './proof'

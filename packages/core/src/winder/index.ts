@@ -1,4 +1,6 @@
 export { windingsToRewind } from './windingsToRewind'
+export { ohmsKnown, type KnownOhms } from './ohmsKnown'
+export { worksOfRewind } from './worksOfRewind'
 export { nextRewindEntry } from './nextRewindEntry'
 export { rewindRefusal } from './rewindRefusal'
 export { rewindState } from './rewindState'

@@ -184,14 +184,21 @@ describe('conditions and ranges', () => {
 })
 
 describe('an answer', () => {
-  const said = (answer: string) => {
-    const script = new Script(demoCard('lanternreed-two-coil')).ready(20)
+  const said = (answer: string, required = true) => {
+    const card = demoCard('lanternreed-two-coil')
+    for (const check of card.checks) if (check.id === 'heard') check.required = required
+    const script = new Script(card).ready(20)
     const reading = { taken: 'typed', text: answer, decimalComma: false, kind: 'answer', answer } as const
     return evaluationOf(script.put({ kind: 'reading', check: 'heard', reading }), 'heard')
   }
   test('that the shop assumed to be right decides nothing, and says where it leans', () => {
     expect(said('both sound')).toMatchObject({ verdict: 'borderline', leaning: 'within', reason: 'guess' })
     expect(said('nothing')).toMatchObject({ verdict: 'borderline', leaning: 'outside', reason: 'guess' })
+  })
+
+  test('that nobody had to try holds nothing where it is right, and leaves a doubt where it is not', () => {
+    expect(said('both sound', false)).toMatchObject({ verdict: 'within' })
+    expect(said('nothing', false)).toMatchObject({ verdict: 'borderline', reason: 'guess' })
   })
 
   test('that a maker states decides', () => {

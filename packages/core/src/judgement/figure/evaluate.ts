@@ -163,8 +163,9 @@ function judgeAnswer(base: Evaluation, { answer }: Reading): Evaluation {
   if (limit === undefined || limit === 'derived' || limit.kind !== 'answer' || answer === undefined)
     return { ...base, reason: base.check.stated.length > 0 && !base.limit ? 'no-limit-for-history' : 'no-limit' }
   const side = limit.right.includes(answer) ? 'within' : 'outside'
-  // a guess decides nothing, whether it is a figure or what should be seen
-  if (base.limit?.grade === 'guess') return { ...base, verdict: 'borderline', leaning: side, reason: 'guess' }
+  // a guess decides nothing, whether it is a figure or what should be seen; what nobody had to try holds nothing by being as it should
+  if (base.limit?.grade === 'guess' && (base.check.required || side === 'outside'))
+    return { ...base, verdict: 'borderline', leaning: side, reason: 'guess' }
   return side === 'within'
     ? { ...base, verdict: side, leaning: side, conformance: 1 }
     : { ...base, verdict: side, leaning: side, conformance: 0, reason: 'wrong-answer' }

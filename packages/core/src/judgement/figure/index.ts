@@ -1,7 +1,7 @@
 export { confirmationOf, samePoint, sideOf, type Confirmation } from './confirmation'
 export { evaluate } from './evaluate'
 export type { Bench, Evaluation, Reason } from './evaluation'
-export { isolationAt } from './isolation'
+export { isolatedAlike, isolationAt } from './isolation'
 export { isUnsteady, judgeFigure } from './judgeFigure'
 export { measuredAs } from './netFigure'
 export { lastPlace } from './lastPlace'

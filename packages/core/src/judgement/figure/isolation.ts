@@ -15,3 +15,15 @@ export function isolationAt(tape: Tape, n: number): EntryOf<'isolation'> | undef
   const after = tape.isolations.find((entry) => entry.n > n)
   return after?.state === 'in-circuit' && after.parallelOhms !== undefined ? after : before
 }
+
+/**
+ * Whether the part was isolated alike at two readings. What stands in parallel is part of a figure: with a lead lifted between them they are of
+ * two things.
+ * @example
+ * isolatedAlike(scenes.sound().tape, 9, 10) // true
+ */
+export function isolatedAlike(tape: Tape, n: number, other: number): boolean {
+  const [a, b] = [isolationAt(tape, n), isolationAt(tape, other)]
+  const lifted = (one: typeof a) => [...(one?.lifted ?? [])].sort().join()
+  return a === b || (a?.state === b?.state && a?.parallelOhms === b?.parallelOhms && lifted(a) === lifted(b))
+}

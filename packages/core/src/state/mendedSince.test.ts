@@ -1,0 +1,29 @@
+import { describe, expect, test } from '@jest/globals'
+import { Script, twinCard } from '../testing'
+import { mendedSince } from '.'
+
+const script = () => new Script(twinCard()).ready().read('low', '390')
+const work = (what: 'reflow' | 'clean' | 'splice' | 'rewind' | 'run', place = 'low') => ({
+  kind: 'work' as const,
+  what,
+  place,
+})
+const found = (one: Script) => mendedSince(one.state()).map(({ check, work: { what } }) => `${what} ${check}`)
+
+describe('what work has mended', () => {
+  test.each(['reflow', 'clean', 'splice'] as const)('%s: outside before, within since', (what) => {
+    const mended = mendedSince(script().put(work(what)).read('low', '318').state())
+    expect(mended).toMatchObject([{ check: 'low', before: { net: 390 }, now: { net: 318 } }])
+    expect(mended[0]?.work.what).toBe(what)
+  })
+
+  test.each([
+    ['still outside', script().put(work('reflow')).read('low', '391')],
+    ['not read since', script().put(work('reflow'))],
+    ['taken again with no work between', script().read('low', '318')],
+    ['work at another place', script().put(work('reflow', 'trigger')).read('low', '318')],
+    ['made anew', script().put(work('rewind')).read('low', '318')],
+    ['right before too', new Script(twinCard()).ready().read('low', '318').put(work('reflow')).read('low', '319')],
+    ['run warm', script().put(work('run')).read('low', '318')],
+  ])('nothing: %s', (_what, one) => expect(found(one)).toEqual([]))
+})

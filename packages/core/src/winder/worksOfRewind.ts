@@ -1,0 +1,29 @@
+import type { EntryBody } from '../document'
+import type { RewindState } from './rewindStanding'
+
+/** As long as soldering or wax is felt in a reading, milliseconds (SENSE, `part-warm`). */
+const warmMs = 20 * 60_000
+
+/**
+ * What a rewind did to the part, as the tape of the run that proves it says it: rewound, and what was soldered or fixed so lately that it is
+ * still warm.
+ * @param atMs the moment at which that run begins, Unix time
+ * @returns work entries, in order; none for a winding of which no coil is wound
+ * @example
+ * worksOfRewind({ rewind: { id: 'w', coils: [] }, coils: [], finished: [] }, 0) // []
+ */
+export function worksOfRewind(
+  { rewind, coils, finished }: Pick<RewindState, 'coils' | 'finished'> & { rewind: Pick<RewindState['rewind'], 'id'> },
+  atMs: number,
+): Extract<EntryBody, { kind: 'work' }>[] {
+  const windings = [...new Set(coils.flatMap(({ coil, wound }) => (wound ? [coil.winding] : [])))]
+  const warm = finished.filter(({ at }) => atMs - Date.parse(at) < warmMs)
+  const whats = [
+    ...(warm.some(({ what }) => what === 'leads') ? (['solder'] as const) : []),
+    ...(warm.some(({ what, words = '' }) => what === 'fix' && !/^no\b/i.test(words)) ? (['fix'] as const) : []),
+  ]
+  return windings.flatMap((place) => [
+    { kind: 'work' as const, what: 'rewind' as const, place, rewind: rewind.id },
+    ...whats.map((what) => ({ kind: 'work' as const, what, place })),
+  ])
+}
