@@ -132,7 +132,9 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
       id: body.id,
       unit: unit.id,
       card: unit.card.id,
-      revision: past ? await revisionNow(queries, unit.card) : unit.card.revision,
+      revision: past
+        ? await revisionNow(queries, unit.card.id, past, { by: body.by, at: body.startedAt })
+        : unit.card.revision,
       history: past?.history ?? unit.history,
       rule: settings.rule,
       instruments,

@@ -3,6 +3,7 @@ import {
   comparisonOf,
   entriesThatStand,
   runState,
+  sketchGrown,
   summarise,
   type Comparison,
   type History,
@@ -12,6 +13,8 @@ import type { Queries } from '../database/connect'
 import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound } from '../http/problem'
 import { publishedRevision } from '../repositories/cards'
+import { keepRevision, revisionsOf, type Written } from '../repositories/revisions'
+import { hashOf } from '../canonical'
 import { findingsOf } from '../repositories/findings'
 import { lastRunRow, readRun, runRowsOfUnit } from '../repositories/runs'
 import { readUnit } from '../repositories/units'
@@ -74,21 +77,37 @@ const historyAfter = ({ run, tape }: RunState): History => {
   return rewound ? 'rewound' : run.unit.history
 }
 
+/** What a unit's last run leaves to its next one. */
+export interface PastRun {
+  comparison: Comparison
+  history: History
+  /** of the card it was judged by */
+  revision: number
+  state: RunState
+}
+
 /** What the last run of a unit leaves to the next one; nothing where there was none. */
-export async function lastRunOf(
-  queries: Queries,
-  unit: string,
-): Promise<{ comparison: Comparison; history: History } | undefined> {
+export async function lastRunOf(queries: Queries, unit: string): Promise<PastRun | undefined> {
   const row = await lastRunRow(queries, unit)
   const run = row && (await readRun(queries, row))
   if (!run) return undefined
   const state = runState(run)
-  return { comparison: comparisonOf(state, 'earlier'), history: historyAfter(state) }
+  return { comparison: comparisonOf(state, 'earlier'), history: historyAfter(state), revision: row.revision, state }
 }
 
-/** The card revision a unit's next run is judged by: the newest published one, or the sketch it was taken in on. */
-export async function revisionNow(queries: Queries, card: { id: string; revision: number }): Promise<number> {
-  return (await publishedRevision(queries, card.id)) ?? card.revision
+/**
+ * The card revision a unit's next run is judged by: the newest published one; else the sketch its last run was on, grown by what that run was
+ * told and asked besides.
+ */
+export async function revisionNow(queries: Queries, card: string, past: PastRun, written: Written): Promise<number> {
+  const published = await publishedRevision(queries, card)
+  if (published !== undefined) return published
+  const { entries, card: known } = past.state.run
+  if (!entries.some(({ kind }) => kind === 'ask' || kind === 'point')) return past.revision
+  const revision = ((await revisionsOf(queries, card)).at(-1)?.revision ?? past.revision) + 1
+  const grown = sketchGrown(known, revision)
+  await keepRevision(queries, grown, hashOf(grown), written)
+  return revision
 }
 
 /** The run of a unit that nobody has closed yet; nothing where there is none. */

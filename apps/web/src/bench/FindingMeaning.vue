@@ -7,6 +7,7 @@ import { useFigures } from '../words/figures'
 import { notProvedWords, notTestedWords, type Settling } from '../words/finding'
 import { remarkWords } from '../words/remarks'
 import { workPlace } from '../words/works'
+import FaradsPanel from './FaradsPanel.vue'
 import ItemPiles from './ItemPiles.vue'
 import RolesPanel from './RolesPanel.vue'
 import SettlingPanel from './SettlingPanel.vue'
@@ -46,6 +47,7 @@ const today = useToday(
     </section>
     <TodayPanel v-if="today" :then="state" :today="today" />
     <ItemPiles :state="state" />
+    <FaradsPanel :state="state" />
     <RolesPanel :roles="state.roles" :card="state.run.card" />
     <section v-if="remarks.length > 0 || off.length > 0">
       <h2 class="label">Before it is closed</h2>

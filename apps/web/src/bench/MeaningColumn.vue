@@ -8,6 +8,7 @@ import { useFigures } from '../words/figures'
 import { cautionFoot, cautionWords } from '../words/kinds'
 import { checkPoints, pairLabel } from '../words/points'
 import { remarkWords } from '../words/remarks'
+import FaradsPanel from './FaradsPanel.vue'
 import ItemPiles from './ItemPiles.vue'
 import PairsPicture from '../drawings/PairsPicture.vue'
 import RolesPanel from './RolesPanel.vue'
@@ -105,6 +106,7 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
     <PairsPicture v-if="bench.state" :state="bench.state" :here="here" />
     <RolesPanel v-if="bench.state" :roles="bench.state.roles" :card="bench.state.run.card" />
     <ItemPiles v-if="bench.state" :state="bench.state" />
+    <FaradsPanel v-if="bench.state" :state="bench.state" />
     <section v-for="sum in sums" :key="sum.id">
       <h2 class="label">Between readings</h2>
       <p class="names">

@@ -15,7 +15,7 @@ export const benchKeys = stateKeys(
   ['absent', ...steps, 'line', 'asking', ...ends, 'deciding'],
   {
     open: { keys: [...'0123456789.,-<>~'], label: 'type the figure', cap: '0–9', when: digits },
-    over: { keys: ['o'], label: 'over range', when: typed },
+    over: { keys: ['o', 'O'], cap: 'o', label: 'over range', when: typed },
     beep: { keys: ['y'], label: 'it beeps', when: touching },
     noBeep: { keys: ['u'], label: 'no beep', when: touching },
     pedal: { keys: [' '], label: 'keep what the meter shows', when: steps },

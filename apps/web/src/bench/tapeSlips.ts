@@ -1,4 +1,4 @@
-import { quantityOf, sideOf, type Comparison, type Entry } from '@sure-spool/core'
+import { isTold, quantityOf, sideOf, type Comparison, type Entry } from '@sure-spool/core'
 import type { useBench } from '../store/bench'
 import { takenParts, type Figures } from '../words/figures'
 import { decisionWords, goneWords, isolationWords, lookWords, outcomeWords, placeWords } from '../words/kinds'
@@ -93,6 +93,15 @@ export function slipOf(entry: Entry, bench: ReturnType<typeof useBench>, figures
         mark: entry.what.every((what) => what === 'sound') ? 'done' : 'flagged',
         foot: `${clock(entry.at)} ${entry.words ?? ''}`,
       }
+    case 'ask': {
+      const [limit] = isTold(entry.check) ? entry.check.limits : []
+      return {
+        ...base,
+        head: `${limit ? 'told' : 'asked'}: ${entry.check.label}`,
+        figure: limit?.text ?? '',
+        foot: `${clock(entry.at)} ${how}`,
+      }
+    }
     case 'point':
       return { ...base, head: `new point: ${entry.terminal.label}`, foot: `${clock(entry.at)} ${how}` }
     case 'compare':

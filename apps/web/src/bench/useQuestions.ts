@@ -60,7 +60,7 @@ export function useQuestions(tell: (words: string) => void) {
   function points(): void {
     const [a, b] = bench.run?.card.terminals ?? []
     ask(
-      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}. A magnet: field, and where.`,
+      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}. A magnet: field, and where. What was told of two: ${a?.label} ${b?.label} told 11.6k.`,
       [],
       goToPoints,
     )
@@ -74,6 +74,9 @@ export function useQuestions(tell: (words: string) => void) {
     else if ('point' in typed) {
       if (bench.add(pointMade(newId(), typed.point, typed.on)))
         tell(`“${typed.point}” is a point of this part now: p reads between it and another.`)
+    } else if (typed.told) {
+      const problem = bench.tell(typed.pair, typed.kind, typed.told, shop.settings.decimalComma)
+      if (problem) tell(`${problem} Nothing was kept.`)
     } else bench.goToPoints(typed.pair, typed.kind)
   }
 

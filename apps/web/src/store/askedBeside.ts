@@ -3,6 +3,7 @@ import {
   askedOf,
   isAskedKind,
   referenceRead,
+  toldOf,
   type AskedKind,
   type Check,
   type Entry,
@@ -12,6 +13,7 @@ import {
   type Reading,
   type ReadingProblem,
   type RunState,
+  type ToldFigure,
 } from '@sure-spool/core'
 import { newId } from './newId'
 import { stepBetween } from './stepBetween'
@@ -42,6 +44,23 @@ export function askedBeside({ state, check, next, readingOf, add, goTo }: Standi
     ask(now, askedOf(run.card, newId(), pair, kind))
   }
 
+  /** Keeps what was told of two points, and goes there. @returns what keeps it from being a figure, else nothing */
+  function tell(
+    pair: [string, string],
+    said: AskedKind | undefined,
+    figure: ToldFigure,
+    decimalComma: boolean,
+  ): string {
+    const now = state()
+    if (!now) return ''
+    const kind = said ?? 'resistance'
+    const made = toldOf(now.run.card, newId(), pair, kind, figure, decimalComma)
+    if ('problem' in made) return made.problem
+    add({ kind: 'ask', check: made })
+    goToPoints(pair, kind)
+    return ''
+  }
+
   /** Goes to where the field of a magnet is read, asked of this run alone. */
   function goToField(place: string): void {
     const now = state()
@@ -68,5 +87,5 @@ export function askedBeside({ state, check, next, readingOf, add, goTo }: Standi
     return !reference || add({ kind: 'compare', with: reference }) === undefined
   }
 
-  return { goToPoints, goToField, compareWith }
+  return { goToPoints, goToField, tell, compareWith }
 }

@@ -24,6 +24,7 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
     case 'joint':
       if (cause.between)
         return `${capital(terminalLabel(card, first))} lead open, between ${betweenWords(card, cause)}.`
+      if (second !== '') return `The joint of ${terminalLabel(card, first)} and ${terminalLabel(card, second)} is open.`
       return first === '' ? 'A resistive joint.' : `A resistive joint at ${terminalLabel(card, first)}.`
     case 'to-frame':
       if (cause.bent)

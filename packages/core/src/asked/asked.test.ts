@@ -3,7 +3,8 @@ import type { Check, EntryBody } from '../document'
 import { refusalOf, runState } from '../state'
 import { plainCard, Script, twinCard } from '../testing'
 import { typedPoints, typedTerminals } from './typedPoints'
-import { askedOf, pointMade, pointsMade, withAsked } from './withAsked'
+import { askedOf } from './askedOf'
+import { pointMade, pointsMade, withAsked } from './withAsked'
 
 const card = twinCard()
 const ask = (a: string, b: string, quantity: Parameters<typeof askedOf>[3] = 'resistance', id = '1'): EntryBody => ({

@@ -1,14 +1,6 @@
-export {
-  askedField,
-  askedOf,
-  isAsked,
-  isAskedKind,
-  isPointMade,
-  pointMade,
-  pointsMade,
-  withAsked,
-  type AskedKind,
-} from './withAsked'
+export { askedField, askedOf, isAsked, isAskedKind, type AskedKind } from './askedOf'
+export { isTold, toldOf, type ToldFigure } from './toldOnSketch'
+export { isPointMade, pointMade, pointsMade, withAsked } from './withAsked'
 export { asThisUnit } from './asThisUnit'
 export { bladeMarks } from './withBlades'
 export { isImplied } from './references'

@@ -1,12 +1,16 @@
 import { nameTokens as tokensOf, terminalNamed, type Card } from '../document'
-import type { AskedKind } from './withAsked'
+import type { AskedKind } from './askedOf'
+import type { ToldFigure } from './toldOnSketch'
 
 /**
  * Two points as a person typed them, and what is to be read there where they said so; a new point, and the terminal on whose lead it lies; a
  * place where a magnet's field is read; or a sentence on what cannot be read.
  */
 export type TypedPoints =
-  { pair: [string, string]; kind?: AskedKind } | { point: string; on: string } | { field: string } | { problem: string }
+  | { pair: [string, string]; kind?: AskedKind; told?: ToldFigure }
+  | { point: string; on: string }
+  | { field: string }
+  | { problem: string }
 
 const words: [RegExp, AskedKind][] = [
   [/^(ohms?|ω|r|resistance)$/, 'resistance'],
@@ -33,6 +37,8 @@ export function typedPoints(text: string, card: Card): TypedPoints {
     .sort((a, b) => b.tokens.length - a.tokens.length)
   const fresh = newPoint.exec(text.normalize('NFC').trim())
   if (fresh) return pointOn(fresh[1] ?? '', fresh[2] ?? '', card)
+  const [, front, tail] = /^(.*?)\btold\b(.*)$/i.exec(text.normalize('NFC')) ?? []
+  if (front !== undefined && tail !== undefined) return withTold(typedPoints(front, card), tail, card)
   const magnet = /^field\b\s*(?:at|of|over|in)?\s*(.*)$/i.exec(text.normalize('NFC').trim())
   if (magnet) return magnet[1] ? { field: magnet[1] } : { problem: 'Say where the field is read: field first coil.' }
   const points: string[] = []
@@ -58,6 +64,22 @@ export function typedPoints(text: string, card: Card): TypedPoints {
     }
   if (a === b) return { problem: 'Both are the same point: touch two.' }
   return { pair: [a, b], ...(kind ? { kind } : {}) }
+}
+
+/** What stands behind `told`: a figure, and apart by commas a name for what is between, and two points that are joined meanwhile. */
+function withTold(points: TypedPoints, tail: string, card: Card): TypedPoints {
+  if (!('pair' in points)) return 'problem' in points ? points : { problem: 'Say between which two points.' }
+  const [text = '', ...more] = tail.split(/,\s+/).map((one) => one.trim())
+  const told: ToldFigure = { text }
+  for (const words of more) {
+    const [, joint] = /^(.*?)\s+joined$/i.exec(words) ?? []
+    const pair = joint === undefined ? undefined : typedTerminals(joint.replace(/\s+(?:and\s+)?/, ', '), card)
+    const [a, b] = pair && 'terminals' in pair ? pair.terminals : []
+    if (joint === undefined) told.label = words
+    else if (a !== undefined && b !== undefined) told.joined = [a, b]
+    else return { problem: `“${joint}” are not two points of this part.` }
+  }
+  return text === '' ? { problem: 'Say what was told, as told 11.6k.' } : { ...points, told }
 }
 
 /**

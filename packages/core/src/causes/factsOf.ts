@@ -1,4 +1,13 @@
-import { pairKey, sideOf, type CheckState, type Evaluation, type PreparedCard, type RelationState } from '../judgement'
+import {
+  pairKey,
+  readsFinite,
+  readsOpen,
+  sideOf,
+  type CheckState,
+  type Evaluation,
+  type PreparedCard,
+  type RelationState,
+} from '../judgement'
 import type { BareCause, Fact } from './cause'
 
 /** What the finding holds against the part: a reading, a relation, or a place that was looked at. */
@@ -125,8 +134,21 @@ function ofReading(input: CauseInput, state: CheckState, one: Evaluation): BareC
   }
   if (check.touches.size === 0 && (kind === 'continuity' || one.limit?.kind === 'closed'))
     return { kind: 'wire', of: [check.id] }
+  const [joint] = check.conditions?.joined ?? []
+  if (joint && readsOpen(one) && [...check.touches].every((id) => isReadWhole(input, id)))
+    return { kind: 'joint', of: [...joint] }
   return { kind: 'figure', of: [check.id] }
 }
+
+/** A check of its own read this winding finite. */
+const isReadWhole = ({ checks }: CauseInput, winding: string): boolean =>
+  checks.some(
+    ({ check, points }) =>
+      check.kind === 'resistance' &&
+      check.touches.size === 1 &&
+      check.touches.has(winding) &&
+      points.some(({ evaluation, held }) => evaluation !== undefined && !held && readsFinite(evaluation)),
+  )
 
 /** The leg that ends at a lead; where no winding does, the lead itself. */
 function legAt({ prepared: { card } }: CauseInput, pair: readonly string[]): string[] {

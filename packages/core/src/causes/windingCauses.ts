@@ -1,6 +1,6 @@
 import { expectedOf } from '../conformance'
 import type { Winding } from '../document'
-import { kindOf, readsOpen, sideOf, windingsBetween, type CheckState, type Evaluation } from '../judgement'
+import { kindOf, readsFinite, readsOpen, sideOf, windingsBetween, type CheckState, type Evaluation } from '../judgement'
 import type { Candidate, Fact } from './cause'
 import type { CauseInput } from './factsOf'
 
@@ -22,7 +22,10 @@ function candidatesOf(input: CauseInput, winding: Winding, facts: Fact[]): Candi
   if (own?.verdict === 'within') return []
   const failed = facts.some(({ id }) => id === own?.check.id)
   const said = own ? saidBy(own) : undefined
-  const kinds = said === undefined ? kindsOfPaths(input, winding.id, facts) : [said]
+  // what was read finite by itself is not open, whatever leads through it
+  const isWhole = own !== undefined && readsFinite(own)
+  const byPaths = () => kindsOfPaths(input, winding.id, facts).filter((kind) => !(isWhole && kind === 'winding-open'))
+  const kinds = said === undefined ? byPaths() : [said]
   return kinds.map((kind) => ({
     cause: { kind, of: [winding.id], ...(kind === 'winding-low' ? missing(input, winding, own, facts) : {}) },
     own: failed,

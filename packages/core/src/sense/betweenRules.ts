@@ -99,6 +99,8 @@ export const oneOpenOfThree: ReadingRule = {
   test: ({ bench, evaluation, standing }) => {
     for (const members of threes(bench.prepared.relationsOf.get(evaluation.check.id) ?? [], evaluation, standing)) {
       const [open, ...others] = members.filter(readsOpen)
+      // what was joined by hand for it can come apart
+      if (open?.check.conditions?.joined) continue
       if (!open || others.length > 0 || !members.every((one) => one === open || readsFinite(one))) continue
       return { severity: 'stop', params: { open: open.check.id, entry: open.entry.id } }
     }

@@ -67,9 +67,8 @@ describe('a borderline reading', () => {
     expect(open(guess, twin('within'))).toEqual([])
     expect(open(guess, twin('borderline'))).toHaveLength(2)
     expect(open(guess, twin('within', 'high'))).toHaveLength(1)
-    expect(
-      open(guess, { ...twin('within'), relation: { ...twin('within').relation, kind: 'equal' } as never }),
-    ).toHaveLength(1)
+    const sum = { id: 's', label: '', source: 's1', kind: 'sum' as const, parts: ['low', 'high'], whole: 'series' }
+    expect(open(guess, { ...twin('within'), relation: sum })).toHaveLength(1)
     expect(open(judged({ reason: 'guess', leaning: 'outside', conformance: 0.5 }), twin('within'))).toHaveLength(1)
     expect(open(judged({ reason: 'near-limit', leaning: 'within', conformance: 0.5 }), twin('within'))).toHaveLength(1)
   })

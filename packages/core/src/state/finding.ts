@@ -142,7 +142,7 @@ function judgePoint(
     continuityOnly.push(about.check)
     return
   }
-  const released = evaluation.reason === 'guess' && leansWithin && aliveTwin(relations, about.check)
+  const released = evaluation.reason === 'guess' && leansWithin && isVouchedFor(bench, evaluation, relations)
   const alwaysHolds = holding.has(evaluation.reason ?? '')
   if (released || (!alwaysHolds && (evaluation.conformance ?? 0) >= sureEnough)) return
   open.push({
@@ -156,10 +156,22 @@ function judgePoint(
 const whyAgain = (confirmation: Confirmation): OpenPoint['why'] =>
   confirmation === 'again-clips' ? 'clip-on' : 'take-again'
 
-const aliveTwin = (relations: RelationState[], check: string): boolean =>
-  relations.some(
-    ({ relation, verdict }) => relation.kind === 'twin' && relation.check === check && verdict === 'within',
+/** What releases a guess that leans within: an alike twin, an alike sister on the same part, or a rewind of counted turns and known wire. */
+function isVouchedFor({ tape }: Bench, { check, entry }: Evaluation, relations: RelationState[]): boolean {
+  const isAlike = relations.some(
+    ({ relation, verdict }) =>
+      verdict === 'within' &&
+      ((relation.kind === 'twin' && relation.check === check.id) ||
+        (relation.kind === 'equal' && relation.checks.includes(check.id))),
   )
+  if (isAlike) return true
+  const wound = new Set(
+    tape.changes.flatMap(({ what, place, rewind, n }) =>
+      what === 'rewind' && rewind !== undefined && n < entry.n ? [place] : [],
+    ),
+  )
+  return check.touches.size > 0 && [...check.touches].every((winding) => wound.has(winding))
+}
 
 function judgeOne(
   { bench, evaluations }: FindingInput,

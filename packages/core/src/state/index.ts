@@ -1,5 +1,6 @@
 export { besideFigures, type BesideFigure } from './besideFigures'
 export { byComparison } from './byComparison'
+export { pairsByFarads, type ProposedPair } from './pairsByFarads'
 export { comparisonOf } from './comparisonOf'
 export { mendedSince, type Mended, type MendingWork } from './mendedSince'
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'

@@ -1,4 +1,4 @@
-import { isAsked, isAskedKind, isPointMade, asThisUnit } from '../asked'
+import { isAsked, isAskedKind, isPointMade, isTold, asThisUnit } from '../asked'
 import { nodesOf, type Check, type Entry, type EntryOf, type Reading, type Run } from '../document'
 import { prepareCard, quantityOf } from '../judgement'
 import { textMismatch } from '../quantity'
@@ -92,7 +92,7 @@ function askRefusal(run: Run, { id, at, kind, limits }: Check): Refusal | null {
   if (!('pair' in at)) return refused('check.at', 'is no pair; two points are asked for')
   if (!isAskedKind(kind)) return refused('check.kind', `is "${kind}"; two points are read in one figure`)
   const sources = new Set(run.card.sources.map((one) => one.id))
-  if (limits.some(({ limit, source }) => limit !== 'derived' || !sources.has(source)))
+  if (!isTold({ id, limits }) && limits.some(({ limit, source }) => limit !== 'derived' || !sources.has(source)))
     return refused('check.limits', 'are not what the card’s own windings add up to')
   const terminals = new Set(nodesOf(run.card))
   const stranger = at.pair.find((terminal) => !terminals.has(terminal))

@@ -6,7 +6,12 @@ import { worksOfRewind } from './worksOfRewind'
 const at = '2026-03-02T10:00:00.000Z'
 const then = Date.parse(at)
 const coil = (id: string, winding: string, isWound = true) =>
-  ({ coil: { id, winding, label: id }, ...(isWound ? { wound: { turns: 31 } } : {}) }) as CoilState
+  ({
+    coil: { id, winding, label: id },
+    original: {},
+    plan: { wire: { awg: 44 } },
+    ...(isWound ? { wound: { turns: 31 } } : {}),
+  }) as CoilState
 const step = (what: 'leads' | 'fix' | 'tape', words: string) =>
   ({ kind: 'step', what, words, at }) as RewindEntryOf<'step'>
 const works = (coils: CoilState[], finished: RewindEntryOf<'step'>[], minutes = 1) =>
@@ -24,6 +29,16 @@ describe('what a rewind did to the part', () => {
     expect(worksOfRewind({ rewind: { id: 'w' }, coils: [coil('a', 'ring')], finished: [] }, then)).toMatchObject([
       { kind: 'work', rewind: 'w' },
     ])
+  })
+
+  test('is named where every coil of it has its turns and its wire', () => {
+    const named = (...coils: CoilState[]) =>
+      worksOfRewind({ rewind: { id: 'w' }, coils, finished: [] }, then).map(({ rewind }) => rewind)
+    expect(named(coil('a', 'ring'), coil('b', 'ring'))).toEqual(['w'])
+    expect(named(coil('a', 'ring'), coil('b', 'ring', false))).toEqual([undefined])
+    expect(named({ ...coil('a', 'ring'), plan: { from: 'told', why: '' } })).toEqual([undefined])
+    const { plan: _plan, ...unplanned } = coil('a', 'ring')
+    expect(named({ ...unplanned, original: { wire: { bareMm: 0.9 } } })).toEqual(['w'])
   })
 
   test('and what still warms it, for twenty minutes', () => {

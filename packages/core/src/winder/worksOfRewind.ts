@@ -6,7 +6,7 @@ const warmMs = 20 * 60_000
 
 /**
  * What a rewind did to the part, as the tape of the run that proves it says it: rewound, and what was soldered or fixed so lately that it is
- * still warm.
+ * still warm. The rewind is named where all its coils have counted turns and a known wire (METHODS 11.9).
  * @param atMs the moment at which that run begins, Unix time
  * @returns work entries, in order; none for a winding of which no coil is wound
  * @example
@@ -17,13 +17,20 @@ export function worksOfRewind(
   atMs: number,
 ): Extract<EntryBody, { kind: 'work' }>[] {
   const windings = [...new Set(coils.flatMap(({ coil, wound }) => (wound ? [coil.winding] : [])))]
+  const isKnown = (winding: string) =>
+    coils
+      .filter(({ coil }) => coil.winding === winding)
+      .every(({ wound, plan, original }) => {
+        const { awg, bareMm } = plan?.wire ?? original.wire ?? {}
+        return wound !== undefined && (awg ?? bareMm) !== undefined
+      })
   const warm = finished.filter(({ at }) => atMs - Date.parse(at) < warmMs)
   const whats = [
     ...(warm.some(({ what }) => what === 'leads') ? (['solder'] as const) : []),
     ...(warm.some(({ what, words = '' }) => what === 'fix' && !/^no\b/i.test(words)) ? (['fix'] as const) : []),
   ]
   return windings.flatMap((place) => [
-    { kind: 'work' as const, what: 'rewind' as const, place, rewind: rewind.id },
+    { kind: 'work' as const, what: 'rewind' as const, place, ...(isKnown(place) ? { rewind: rewind.id } : {}) },
     ...whats.map((what) => ({ kind: 'work' as const, what, place })),
   ])
 }

@@ -1,5 +1,5 @@
 import { isAsked, isImplied, isPointMade } from '../asked'
-import type { Card, CardLimit, Check } from '../document'
+import type { Card, CardLimit, Check, Relation } from '../document'
 import type { RunState } from '../state'
 import { freeId } from './freeId'
 import { limitRead, sourceOfOne } from './limitRead'
@@ -21,20 +21,44 @@ export function asCardsOwn(card: Card): Card {
   }
   const ids: { id: string }[] = card.checks.filter(({ id }) => !isAsked(id))
   const own = (id: string) => points.get(id) ?? id
+  const renamed = new Map<string, string>()
   const checks = card.checks.map((check): Check => {
     if (!isAsked(check.id)) return check
     const id = freeId('c', ids)
     ids.push({ id })
+    renamed.set(check.id, id)
     const at =
       'pair' in check.at ? { pair: [own(check.at.pair[0]), own(check.at.pair[1])] as [string, string] } : check.at
     return { ...check, id, at, limits: check.limits.map((limit) => ({ ...limit, id: 'l1' })) }
+  })
+  const nameOf = (id: string) => renamed.get(id) ?? id
+  const named = (sum: Relation & { kind: 'sum' }): Relation => ({
+    ...sum,
+    parts: sum.parts.map(nameOf),
+    whole: nameOf(sum.whole),
   })
   return {
     ...card,
     terminals: card.terminals.map((one) => ({ ...one, id: own(one.id) })),
     checks,
-    relations: card.relations.filter(({ id }) => !isImplied(id)),
+    relations: card.relations.filter(({ id }) => !isImplied(id)).map((one) => (one.kind === 'sum' ? named(one) : one)),
   }
+}
+
+/**
+ * The sketch that a unit's next run is measured on: its checks and points are all its own now, with what was told and asked of it. Where its
+ * windings are told, pairs that have no figure need not be read again.
+ * @param card as the last run had it
+ * @param revision the sketch's next number
+ * @example
+ * sketchGrown(scenes.sound().state.run.card, 2).state // 'sketch'
+ */
+export function sketchGrown(card: Card, revision: number): Card {
+  const own = asCardsOwn(card)
+  const needed = ({ kind, limits, at }: Check) =>
+    own.windings.length === 0 || kind !== 'resistance' || limits.length > 0 || !('pair' in at)
+  const checks = own.checks.map((check) => (needed(check) ? check : { ...check, required: false }))
+  return { ...own, checks, state: 'sketch', revision }
 }
 
 /**

@@ -1,4 +1,4 @@
-export { hasAsked, withAskedKept } from './askedOnCard'
+export { hasAsked, sketchGrown, withAskedKept } from './askedOnCard'
 export { cardFromRun } from './cardFromRun'
 export { compareCards, type CardDifference } from './compareCards'
 export { freeId } from './freeId'

@@ -38,6 +38,25 @@ describe('a part without figures', () => {
     expect(card.terminals.some((one) => one.id === 'frame')).toBe(false)
   })
 
+  test('a shield is no end of a winding: it is asked for to the frame, by a beep, and may be joined to it', () => {
+    const names = ['brown', 'blue', 'Shield']
+    const card = sketchCard(
+      id,
+      'pickup',
+      'drone',
+      names.map((label, i) => ({ id: `t${i}`, label })),
+      true,
+    )
+    expect(card.checks.map((check) => `${check.kind} ${check.id}`)).toEqual([
+      'look look',
+      'resistance t0-t1',
+      'continuity t2-frame',
+      'resistance frame',
+    ])
+    expect(card.checks.find((check) => check.id === 'frame')?.at).toEqual({ each: ['t0', 't1'], to: 'frame' })
+    expect(card.terminals.find((one) => one.id === 't2')?.part).toBe('shield')
+  })
+
   test('becomes a draft of what was read: figures at their reference, what was open as open, wholes not as windings', () => {
     const sketch = sketchCard(id, 'solenoid', 'brass thing', parts, true)
     const script = new Script(sketch)
