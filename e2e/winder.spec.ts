@@ -116,6 +116,28 @@ test('a ring of ten poles: stripped, planned, wound with a beep, a pause and a w
   await expect(page.getByRole('region', { name: 'The unit' })).toContainText('rewound')
 })
 
+test('a stop holds the winding and the proof until it is answered', async ({ bench, world }) => {
+  const { page } = bench
+  await atWinder(bench, '3')
+  await page.getByRole('button', { name: /wind pole 1/ }).click()
+  await expect(heading(bench)).toContainText('Wind pole 1')
+  await bench.type('31')
+  await bench.press('Enter')
+  await expect(page.getByRole('alert').last()).toContainText('the last clashes with the first')
+  await expect(heading(bench)).toContainText('Wind pole 1')
+  await page.getByRole('button', { name: /prove it/ }).click()
+  await settled(page)
+  await bench.press('Enter')
+  await expect(heading(bench)).toHaveText('Let it cool, then prove it')
+  await bench.press('c')
+  await say(bench, 'three as they were, in parallel')
+  await page.getByRole('button', { name: /wind pole 1/ }).click()
+  await settled(page)
+  await bench.press('Enter')
+  const { rewind } = await rewindOf(bench, world)
+  expect(rewind.entries.map(({ kind }) => kind)).toEqual(['count', 'answer', 'wound'])
+})
+
 test.describe('away', () => {
   test.use({ tolerated: /ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_CONNECTION_RESET|ERR_SOCKET_NOT_CONNECTED/ })
 

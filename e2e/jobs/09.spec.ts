@@ -114,7 +114,7 @@ test('09: battery flat after a night out; engine first, bench last', async ({ be
   await bench.press('s')
   await bench.say('no peak adaptor')
   await bench.toFinding()
-  await expect(bench.title).toHaveText('No fault found, at rest and at speed.')
+  await expect(bench.title).toHaveText('Lead at white 3, mended. No fault found, at rest and at speed.')
   await expect(bench.page.getByRole('main')).toContainText('skipped: no peak adaptor')
   await bench.press('a')
   await bench.say('White 3 spliced at the clamp; charges again.')

@@ -1,3 +1,4 @@
+import type { RewindList } from '@sure-spool/contract'
 import type { BenchPage } from '../benchPage'
 import { pick, settled } from '../controls'
 import { expect, remarksOf, test, viewOf, worked, type World } from './job'
@@ -190,13 +191,19 @@ test('16: the drone coil of a hurdy-gurdy; through the controls, opened little, 
   expect(view.state).toMatchObject({ finding: 'no-fault-found', causes: [], untested: ['henries1', 'henries2'] })
   expect(remarksOf(view)).not.toContain('repeats-apart')
   expect(view.run.compare).toMatchObject([{ as: 'earlier', failed: ['second'] }])
+  const { rewinds } = await world.get<RewindList>(`/units/${view.run.unit.id}/rewinds`)
+  await page.goto(`${bench.address}/rewinds/${rewinds[0]?.id ?? ''}/sheet`)
+  const sides = page.getByRole('table', { name: 'Ohms before, planned and after' })
+  await expect(sides).toContainText('2.6 MΩ, outside')
+  await expect(sides).toContainText('4.377 kΩ')
+  await expect(sides).toContainText('4.42 kΩ, within')
 })
 
 test('16, caught: whole again after its lugs were reflowed, it was a joint there, mended', async ({ bench, world }) => {
   await throughTheControls(bench)
   await bench.press('w')
   await bench.say('reflowed second coil')
-  await bench.goTo(/^Ohms.*green and black/)
+  await bench.points('green black ohms')
   await bench.type('4.29k')
   const { state } = await viewOf(bench, world)
   expect(state).toMatchObject({ causes: [], finding: 'undecided' })
@@ -208,7 +215,7 @@ test('16, caught: whole again after its lugs were reflowed, it was a joint there
 test('16, caught: 3.00 kΩ with a lead lifted is turns short, about a third of them', async ({ bench, world }) => {
   await throughTheControls(bench, '2.97k')
   await isolate(bench, 'c', 'green')
-  await bench.goTo(/^Ohms.*green and black/)
+  await bench.points('green black ohms')
   await bench.type('3.00k')
   await bench.press('d')
   await settled(bench.page)

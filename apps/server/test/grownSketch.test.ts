@@ -1,6 +1,14 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { RunView } from '@sure-spool/contract'
-import { askedField, sketchCard, toldOf, type Check, type EntryBody } from '@sure-spool/core'
+import {
+  askedField,
+  sketchCard,
+  toldOf,
+  type Card,
+  type Check,
+  type EntryBody,
+  type RewindBody,
+} from '@sure-spool/core'
 import { v7 } from 'uuid'
 import { cardHelp } from './cardHelp'
 import { begin, type World } from './world'
@@ -13,10 +21,13 @@ afterAll(() => world.end())
 const { api, by, write } = cardHelp(() => world)
 
 /** A pickup without a card, taken in. */
-async function takenIn(tag: string): Promise<{ unit: string; card: ReturnType<typeof sketchCard> }> {
+async function takenIn(
+  tag: string,
+  windings: Card['windings'] = [],
+): Promise<{ unit: string; card: ReturnType<typeof sketchCard> }> {
   const labels = ['brown', 'yellow', 'pink', 'blue']
   const points = labels.map((label, i) => ({ id: `t${i + 1}`, label }))
-  const card = sketchCard(v7(), 'pickup', 'drone', points, true)
+  const card = { ...sketchCard(v7(), 'pickup', 'drone', points, true), windings }
   expect((await write(card)).status).toBe(200)
   const unit = v7()
   const taken = await api()
@@ -73,5 +84,29 @@ describe('the sketch of a unit’s next run', () => {
     const { unit } = await takenIn('G-2')
     await run(unit, closed)
     expect((await run(unit)).run.card.revision).toBe(1)
+  })
+})
+
+describe('the limits of a unit’s next run', () => {
+  test('are what its rewind was planned to, where its card has none', async () => {
+    const { unit } = await takenIn('G-3', [{ id: 'w', label: 'coil', from: 't1', to: 't2', material: 'copper' }])
+    expect((await run(unit, closed)).run).not.toHaveProperty('limits')
+    const rewind = v7()
+    const coils = [{ id: 'c1', winding: 'w', label: 'coil' }]
+    expect(
+      (await api().post('/api/v1/rewinds').send({ id: rewind, unit, startedAt: now(), by: by(), coils })).status,
+    ).toBe(201)
+    const wire = { awg: 44, build: 'single' as const }
+    const bodies: RewindBody[] = [
+      { kind: 'plan', coil: 'c1', plan: { turns: 5000, meanTurnMm: 133, wire, from: 'told', why: '' } },
+      { kind: 'wound', coil: 'c1', turns: 5000 },
+    ]
+    const entries = bodies.map((body, i) => ({ id: v7(), rewind, n: i + 1, at: now(), by: by(), ...body }))
+    expect((await api().post(`/api/v1/rewinds/${rewind}/entries`).send({ entries })).status).toBe(200)
+    const { limits = [] } = (await run(unit)).run
+    expect(limits).toMatchObject([{ check: 't1-t2', source: 'rewind', text: '5000 turns planned' }])
+    const { body: shop } = await api().get('/api/v1/shop/export')
+    const carried = (shop as { runs: { unit: string; limits?: unknown }[] }).runs.filter((one) => one.unit === unit)
+    expect(carried.map((one) => one.limits)).toEqual([undefined, limits])
   })
 })

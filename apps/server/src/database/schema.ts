@@ -1,4 +1,4 @@
-import type { Card, CardFigures, CardWords, Comparison, EntryBody, Instrument } from '@sure-spool/core'
+import type { Card, CardFigures, CardWords, Comparison, EntryBody, Instrument, UnitLimit } from '@sure-spool/core'
 import type { ShopSettings, Standing } from '@sure-spool/contract'
 import type { Summary } from '@sure-spool/core'
 import { sql } from 'drizzle-orm'
@@ -128,6 +128,8 @@ export const runs = mysqlTable(
     instruments: document<Instrument[]>('instruments').notNull(),
     startedAt: moment('started_at').notNull(),
     startedBy: id('started_by').notNull(),
+    /** of this unit alone, by the plan of its rewind */
+    limits: document<UnitLimit[]>('limits'),
     /** what the unit read before, a twin, a neighbour */
     compare: document<Comparison[]>('compare'),
   },

@@ -112,6 +112,7 @@ export async function readRun(queries: Queries, row: RunRow): Promise<Run | unde
     rule: row.rule as Run['rule'],
     instruments: before?.instruments ?? (row.instruments as Instrument[]),
     startedAt: row.startedAt,
+    ...(row.limits === null ? {} : { limits: before?.limits ?? row.limits }),
     ...(row.compare === null ? {} : { compare: before?.compare ?? row.compare }),
     entries: tape,
   }

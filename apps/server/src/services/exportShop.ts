@@ -53,6 +53,7 @@ const asShopRun = (row: RunRow, instruments: Instrument[]): Omit<ShopRun, 'entri
   instruments: byIds(row.instruments, instruments),
   startedAt: row.startedAt,
   startedBy: row.startedBy,
+  ...(row.limits === null ? {} : { limits: row.limits }),
   ...(row.compare === null ? {} : { compare: row.compare }),
 })
 

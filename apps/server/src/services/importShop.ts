@@ -1,5 +1,5 @@
 import type { Access, Imported, Person, Shop } from '@sure-spool/contract'
-import { isClosed, runState, type Card, type Comparison, type Entry, type Run } from '@sure-spool/core'
+import { isClosed, runState, type Card, type Comparison, type Entry, type Run, type UnitLimit } from '@sure-spool/core'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { ProblemError } from '../http/problem'
 import { keepFinding } from '../repositories/findings'
@@ -149,6 +149,7 @@ async function importRun(
     instruments,
     startedAt: source.startedAt,
     startedBy: source.startedBy,
+    limits: (source.limits as UnitLimit[] | undefined) ?? null,
     compare: (source.compare as Comparison[] | undefined) ?? null,
   }
   await insertRun(queries, row)

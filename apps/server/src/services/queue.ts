@@ -12,7 +12,7 @@ import { allInstruments, readSettings } from '../repositories/shop'
 import { allowed } from './access'
 import { freeTag } from './freeTag'
 import { keepJudged } from './keepJudged'
-import { lastRunOf, openRunOf, revisionNow } from './unitRuns'
+import { lastRunOf, limitsSince, openRunOf, revisionNow } from './unitRuns'
 import {
   countPlaces,
   insertUnit,
@@ -128,18 +128,20 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
     if (open) return open
     const [settings, instruments] = await Promise.all([readSettings(queries), allInstruments(queries)])
     const past = before ? undefined : await lastRunOf(queries, unit.id)
+    const revision = past
+      ? await revisionNow(queries, unit.card.id, past, { by: body.by, at: body.startedAt })
+      : unit.card.revision
     const row = before ?? {
       id: body.id,
       unit: unit.id,
       card: unit.card.id,
-      revision: past
-        ? await revisionNow(queries, unit.card.id, past, { by: body.by, at: body.startedAt })
-        : unit.card.revision,
+      revision,
       history: past?.history ?? unit.history,
       rule: settings.rule,
       instruments,
       startedAt: body.startedAt,
       startedBy: body.by,
+      limits: past ? await limitsSince(queries, unit.id, unit.card.id, revision, past) : null,
       compare: past ? [past.comparison] : null,
     }
     if (!before) await insertRun(queries, row)

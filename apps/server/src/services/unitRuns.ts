@@ -2,18 +2,22 @@ import type { RunView, UnitRun, UnitRuns } from '@sure-spool/contract'
 import {
   comparisonOf,
   entriesThatStand,
+  limitsOfPlan,
+  rewindState,
   runState,
   sketchGrown,
   summarise,
   type Comparison,
   type History,
   type RunState,
+  type UnitLimit,
 } from '@sure-spool/core'
 import type { Queries } from '../database/connect'
 import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound } from '../http/problem'
 import { publishedRevision } from '../repositories/cards'
-import { keepRevision, revisionsOf, type Written } from '../repositories/revisions'
+import { keepRevision, readRevision, revisionsOf, type Written } from '../repositories/revisions'
+import { asRewind, entriesOfRewind, listRewinds, readRewindRow } from '../repositories/rewinds'
 import { hashOf } from '../canonical'
 import { findingsOf } from '../repositories/findings'
 import { lastRunRow, readRun, runRowsOfUnit } from '../repositories/runs'
@@ -108,6 +112,22 @@ export async function revisionNow(queries: Queries, card: string, past: PastRun,
   const grown = sketchGrown(known, revision)
   await keepRevision(queries, grown, hashOf(grown), written)
   return revision
+}
+
+/** What a unit is to read by the plan of the rewind that followed its last run; null where none did. */
+export async function limitsSince(
+  queries: Queries,
+  unit: string,
+  card: string,
+  revision: number,
+  past: PastRun,
+): Promise<UnitLimit[] | null> {
+  const [latest] = await listRewinds(queries, { unit })
+  const row = latest && latest.startedAt >= past.state.run.startedAt && (await readRewindRow(queries, latest.id))
+  const body = row && (await readRevision(queries, card, revision))
+  if (!row || !body) return null
+  const limits = limitsOfPlan(rewindState(asRewind(row, await entriesOfRewind(queries, row.id))), body)
+  return limits.length > 0 ? limits : null
 }
 
 /** The run of a unit that nobody has closed yet; nothing where there is none. */

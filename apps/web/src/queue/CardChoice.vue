@@ -52,22 +52,29 @@ function typed(value: unknown): void {
   emit('unchoose')
 }
 
-function take(row: CardRow | undefined): void {
-  if (!row) return
-  // a list that opens late would lie over the fields that follow
+/** A list that opens late would lie over the fields that follow. */
+function close(): void {
   callOff()
   setTimeout(() => control.value?.hide())
+}
+function none(): void {
+  close()
+  emit('none')
+}
+function take(row: CardRow | undefined): void {
+  if (!row) return
+  close()
   text.value = `${row.maker} ${row.model}`
   emit('choose', row)
 }
 function takeFirst(): void {
   const [first] = cards.value
   if (first) take(first)
-  else if (wanted === 'none') emit('none')
+  else if (wanted === 'none') none()
   else emit('nothing')
   wanted = undefined
 }
-const chosen = ({ row }: Offer) => (row ? take(row) : emit('none'))
+const chosen = ({ row }: Offer) => (row ? take(row) : none())
 
 /** An Enter that comes before the list does is kept for when it is there: hands are faster than the search. */
 function enter(event: KeyboardEvent): void {

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import type { QueueUnit } from '@sure-spool/contract'
-import { worksOfRewind } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import AskLine from '../bench/AskLine.vue'
@@ -10,14 +8,13 @@ import ScreenKey from '../keys/ScreenKey.vue'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import { keptText } from '../reading/line'
 import { saveFile } from '../screen/saveFile'
-import { ask } from '../store/api'
-import { useBench } from '../store/bench'
 import { useRewind } from '../store/rewind'
 import { useFigures } from '../words/figures'
 import { layWords, notKnown, rewindTitle, wireWords } from '../words/rewind'
 import { lays } from './lays'
 import PlanForm from './PlanForm.vue'
 import { useBefore } from './useBefore'
+import { useProving } from './useProving'
 import { useWinding } from './useWinding'
 import WinderFacts from './WinderFacts.vue'
 import { winderKeys, type WinderSituation } from './winderKeys'
@@ -27,17 +24,18 @@ import WinderTape from './WinderTape.vue'
 /** The winder: from the dead coil to the proven one, one thing to do at a time. */
 const props = defineProps<{ id: string }>()
 const store = useRewind()
-const bench = useBench()
 const router = useRouter()
 const figures = useFigures()
 const winding = useWinding()
+const { holding, isHeld, prove } = useProving(() => winding.step.value, winding.problem)
 const { step, kind, coil, sisters, line, problem, turns, lay, machine, meter, other, fits, build } = winding
 const known = useBefore(
   () => store.rewind?.before,
   () => coil.value?.coil.winding,
 )
 const plan = ref<InstanceType<typeof PlanForm>>()
-const noting = ref(false)
+/** what is asked in words beside the step: a note, or why a stop is kept as it is */
+const beside = ref<'note' | 'answer'>()
 const asked = ref('')
 watch(
   () => props.id,
@@ -49,7 +47,7 @@ watch(step, () => (asked.value = ''))
 const wantsWords = computed(() => ['lay', 'ends', 'finish'].includes(kind.value))
 const situation = computed<WinderSituation>(() => {
   if (!store.state || !step.value) return 'absent'
-  if (noting.value || wantsWords.value) return 'asking'
+  if (beside.value || wantsWords.value) return 'asking'
   if (line.value) return 'line'
   const at = kind.value
   return at === 'turns' || at === 'wire' || at === 'wind' || at === 'direction' || at === 'plan' ? at : 'prove'
@@ -72,24 +70,13 @@ const unit = computed(() => (kind.value === 'wire' ? 'mm' : 'turns'))
 const nth = (act: 'take' | 'turn', key: string) => winderKeys.acts[act].keys.indexOf(key)
 
 function say(words: string): void {
-  if (noting.value) {
-    store.add({ kind: 'note', words })
-    noting.value = false
+  if (beside.value) {
+    const { key = '' } = holding.value ?? {}
+    store.add(beside.value === 'note' ? { kind: 'note', words } : { kind: 'answer', remark: key, reason: words })
+    beside.value = undefined
     return
   }
   asked.value = winding.say(words)
-}
-async function prove(): Promise<void> {
-  try {
-    const part = await ask<QueueUnit>(`/units/${store.rewind?.unit ?? ''}`)
-    const run = await bench.startFor(part)
-    // a run that was begun before says itself what was done
-    if (store.state && bench.run?.id === run && bench.run.entries.length === 0)
-      for (const body of worksOfRewind(store.state, Date.now())) bench.add(body)
-    await router.push({ name: 'bench', params: { run } })
-  } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
-  }
 }
 function save(): void {
   if (store.rewind)
@@ -109,7 +96,7 @@ useScreenKeys(
     clearLine: winding.clear,
     one: () => winding.add(1),
     ten: () => winding.add(10),
-    counted: winding.counted,
+    counted: () => void (isHeld() || winding.counted()),
     build: winding.turnBuild,
     unknown: winding.cannotBeKnown,
     take: (key) => winding.take(nth('take', key)),
@@ -127,7 +114,8 @@ useScreenKeys(
     down: () => winding.go(1),
     follow: () => winding.done(),
     undo: winding.undo,
-    note: () => (noting.value = true),
+    keepSo: () => void (holding.value && (beside.value = 'answer')),
+    note: () => (beside.value = 'note'),
     sheet: () => router.push({ name: 'rewind-sheet', params: { id: props.id } }),
     save,
   },
@@ -218,15 +206,16 @@ const backToLine = useBackToLine(() => situation.value === 'asking' || kind.valu
           @keep="(store.add({ kind: 'plan', coil: coil.coil.id, plan: $event }), winding.done())"
         />
         <p v-else-if="kind === 'prove'" class="acts"><ScreenKey main act="prove" /></p>
+        <p v-if="holding && (kind === 'wind' || kind === 'prove')" class="acts"><ScreenKey act="keepSo" /></p>
         <p v-if="problem || asked" class="problem" role="alert">{{ problem || asked }}</p>
       </div>
       <AskLine
         v-if="situation === 'asking'"
-        :key="`${step.id}${noting}${store.state.rewind.entries.length}`"
-        :question="noting ? 'Note' : title.title"
-        :offers="noting ? [] : offers"
+        :key="`${step.id}${beside}${store.state.rewind.entries.length}`"
+        :question="beside === 'note' ? 'Note' : beside ? 'Keep it as it is: why?' : title.title"
+        :offers="beside ? [] : offers"
         @keep="say"
-        @leave="noting ? (noting = false) : winding.go(1)"
+        @leave="beside ? (beside = undefined) : winding.go(1)"
       />
       <p v-else class="acts foot">
         <ScreenKey quiet act="undo" /><ScreenKey quiet act="note" /><ScreenKey quiet act="sheet" /><ScreenKey

@@ -16,7 +16,9 @@ import {
   wireWords,
 } from '../words/rewind'
 import { clock, day } from '../words/times'
+import BeforeAndAfter from './BeforeAndAfter.vue'
 import PolesPicture from './PolesPicture.vue'
+import { useBeforeAndAfter } from './useBeforeAndAfter'
 import { winderSheetKeys } from './winderSheetKeys'
 
 /** One page from which another person can wind the same coil again. */
@@ -38,6 +40,7 @@ const leaders = computed(() =>
 )
 const ofWinding = (winding: string) => (state.value?.coils ?? []).filter((one) => one.coil.winding === winding)
 const whole = (winding: string) => state.value?.wholes.find((one) => one.winding === winding)
+const { before, after } = useBeforeAndAfter()
 const ohms = (value: number) => figures.bound(Number(value.toPrecision(4)))
 useScreenKeys(winderSheetKeys, () => 'sheet', {
   print: () => window.print(),
@@ -105,6 +108,14 @@ useScreenKeys(winderSheetKeys, () => 'sheet', {
             :here="undefined"
           />
         </div>
+        <BeforeAndAfter
+          v-for="each in state.wholes.filter(({ winding }) => winding === one.coil.winding)"
+          :key="each.winding"
+          :winding="each.winding"
+          :whole="each"
+          :before="before"
+          :after="after"
+        />
       </section>
       <p v-if="state.direction">
         The machine {{ layWords[state.direction.machine] }} lays {{ layWords[state.direction.lay] }}, by one turn.

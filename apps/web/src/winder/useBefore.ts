@@ -1,8 +1,6 @@
-import type { RunView } from '@sure-spool/contract'
-import { ohmsKnown, runState, type RunState } from '@sure-spool/core'
+import { ohmsKnown, type RunState } from '@sure-spool/core'
 import { computed, shallowRef, watch } from 'vue'
-import { ask } from '../store/api'
-import { readRunCopy } from '../store/browserDatabase'
+import { stateOfRun } from './useBeforeAndAfter'
 
 /** What the run that a rewind was begun from knows of a winding's ohms, as far as this browser or the server has that run. */
 export function useBefore(id: () => string | undefined, winding: () => string | undefined) {
@@ -12,10 +10,9 @@ export function useBefore(id: () => string | undefined, winding: () => string | 
     async (run) => {
       before.value = undefined
       if (run === undefined) return
-      const copy = await readRunCopy(run)
       // without it the plan only offers less
-      const found = copy ?? (await ask<RunView>(`/runs/${run}`).catch(() => undefined))?.run
-      if (found && id() === run) before.value = runState(found)
+      const found = await stateOfRun(run)
+      if (id() === run) before.value = found
     },
     { immediate: true },
   )

@@ -26,6 +26,7 @@ export const winderKeys = stateKeys(
     meter: { keys: ['j'], label: 'next meter', when: ['wind'] },
     splice: { keys: ['b'], label: 'broke, spliced', when: ['wind'] },
     restart: { keys: ['a'], label: 'begin it again', when: ['wind'] },
+    keepSo: { keys: ['c'], label: 'keep, say why', when: ['wind', 'prove'] },
     keepPlan: { keys: ['Ctrl+Enter'], label: 'keep the plan', when: ['plan'] },
     prove: { keys: ['Enter'], label: 'prove it', when: ['prove'] },
     up: { keys: ['ArrowUp'], label: 'up the path', when: resting, repeats: true },

@@ -18,7 +18,7 @@ export function seenBeside({ tape, causes }: RunState): string {
 /** What was wrong and is mended, by the work that mended it. */
 const mendings: Record<MendingWork, string> = {
   reflow: 'Joint',
-  splice: 'Broken lead',
+  splice: 'Lead',
   clean: 'Dirty contact',
 }
 export const mendedTitle = (state: RunState): string =>

@@ -10,7 +10,7 @@ import {
 } from '@sure-spool/core'
 import { z } from 'zod'
 import { daySchema, figureSchema, idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
-import { cardSchema, checkSchema, conditionsSchema, terminalSchema } from './card'
+import { cardSchema, checkSchema, conditionsSchema, limitSchema, terminalSchema } from './card'
 
 export const historySchema = z.enum(['new', 'used', 'rewound'])
 const pair = z.tuple([wordSchema, wordSchema])
@@ -62,6 +62,14 @@ export const instrumentSchema = z.strictObject({
   zero: z.enum(['hardware', 'subtract']).optional(),
   dueOn: daySchema.optional(),
   functions: z.array(z.strictObject({ quantity: z.enum(quantities), ranges: z.array(rangeSchema).max(40) })).max(20),
+})
+
+/** What one unit is to read: by the plan of its rewind, or as it was told. */
+export const unitLimitSchema = z.strictObject({
+  check: wordSchema,
+  limit: limitSchema,
+  source: z.enum(['rewind', 'told']),
+  text: labelSchema.optional(),
 })
 
 export const comparisonSchema = z.strictObject({
@@ -201,6 +209,7 @@ export const runSchema = z
     rule: z.enum(['guarded', 'simple']),
     instruments: z.array(instrumentSchema).max(50),
     startedAt: momentSchema,
+    limits: z.array(unitLimitSchema).max(200).optional(),
     compare: z.array(comparisonSchema).optional(),
     entries: z.array(entrySchema).max(20_000),
   })

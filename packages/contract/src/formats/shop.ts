@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { figureSchema, idSchema, labelSchema, momentSchema, percentSchema, wordSchema, wordsSchema } from './basics'
 import { cardSchema } from './card'
 import { coilSchema, rewindEntrySchema } from './rewind'
-import { comparisonSchema, entrySchema, historySchema, instrumentSchema } from './run'
+import { comparisonSchema, entrySchema, historySchema, instrumentSchema, unitLimitSchema } from './run'
 
 /** What a person may do here: everything; all of the work; the work, deciding with a second person's word; reading. */
 export const accessSchema = z.enum(['owner', 'technician', 'learner', 'reader'])
@@ -70,6 +70,7 @@ export const shopRunSchema = z.strictObject({
   instruments: z.array(z.union([wordSchema, instrumentSchema])),
   startedAt: momentSchema,
   startedBy: idSchema,
+  limits: z.array(unitLimitSchema).max(200).optional(),
   compare: z.array(comparisonSchema).max(20).optional(),
   entries: z.array(entrySchema),
 })

@@ -1,5 +1,5 @@
 /** The run: one session of a unit on the bench. Its entries are the only thing kept; all else is computed from them. */
-import type { Card, Check, Conditions, Place, Rule, Terminal } from './card'
+import type { Card, Check, Conditions, Limit, Place, Rule, Terminal } from './card'
 import type { CautionId, ComplaintId, DecisionId, Isolation, LookId, Quantity, WorkId } from './ids'
 
 export interface Run {
@@ -21,10 +21,20 @@ export interface Run {
   rule: Rule
   instruments: Instrument[]
   startedAt: string
+  /** of this unit alone, and only where the card has none for any part or for rewound ones */
+  limits?: UnitLimit[]
   compare?: Comparison[]
   entries: Entry[]
 }
 export type History = 'new' | 'used' | 'rewound'
+
+/** What one unit is to read: by the plan of its rewind, or as it was told. */
+export interface UnitLimit {
+  check: string
+  limit: Limit
+  source: 'rewind' | 'told'
+  text?: string
+}
 
 /** Figures of another part or another day, net of leads, metal at 20 °C. */
 export interface Comparison {
