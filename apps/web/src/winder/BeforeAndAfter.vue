@@ -29,7 +29,7 @@ function readOf(name: string, state: RunState | undefined) {
 </script>
 
 <template>
-  <table class="sides">
+  <table v-if="before || after" class="sides">
     <caption>
       Ohms before, planned and after
     </caption>
