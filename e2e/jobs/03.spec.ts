@@ -206,7 +206,7 @@ test('03: two dead coils of a part without a card, both rewound', async ({ bench
   await bench.press('a')
   await bench.say('both wound to 4910 turns, sum holds')
   const view = await worked('03', bench, world)
-  expect(view.state.relations).toMatchObject([{ id: 'told-sum1', verdict: 'within' }])
+  expect(view.state.relations).toMatchObject([{ id: 'told-sum-t1-t4', verdict: 'within' }])
   for (const id of ['no-ground-after', 'retest-missing', 'repeats-apart']) expect(remarksOf(view)).not.toContain(id)
 })
 
@@ -243,6 +243,6 @@ test('03, caught: blue beeps to the frame after fixing: shorted, and not closed'
   await bench.goTo('pink and frame')
   await bench.press('y')
   const { state } = await viewOf(bench, world)
-  expect(state.causes).toMatchObject([{ kind: 'to-frame', of: ['told1'] }])
+  expect(state.causes).toMatchObject([{ kind: 'to-frame', of: ['told-t3-t4'] }])
   expect(state.verdicts.find(({ check }) => check === 'frame')).toMatchObject({ verdict: 'outside', reason: 'shorted' })
 })

@@ -74,6 +74,7 @@ function say(words: string): void {
     const { key = '' } = holding.value ?? {}
     store.add(beside.value === 'note' ? { kind: 'note', words } : { kind: 'answer', remark: key, reason: words })
     beside.value = undefined
+    problem.value = ''
     return
   }
   asked.value = winding.say(words)

@@ -15,6 +15,7 @@ import {
   rewindRemarkWords,
   wireWords,
 } from '../words/rewind'
+import { roomWords } from '../words/room'
 import { clock, day } from '../words/times'
 import BeforeAndAfter from './BeforeAndAfter.vue'
 import PolesPicture from './PolesPicture.vue'
@@ -88,9 +89,9 @@ useScreenKeys(winderSheetKeys, () => 'sheet', {
                   {{ figures.plain(whole(one.coil.winding)?.grams ?? 0, 3) }} g
                 </td>
               </tr>
-              <tr v-if="one.plan?.packing !== undefined">
+              <tr v-if="one.plan && roomWords(one.plan, figures)">
                 <th>Room</th>
-                <td>traverse {{ one.plan.traverseMm }} mm, packing {{ one.plan.packing }}</td>
+                <td>{{ roomWords(one.plan, figures) }}</td>
               </tr>
               <tr v-for="each in ofWinding(one.coil.winding)" :key="each.coil.id">
                 <th>{{ each.coil.label }}</th>

@@ -23,6 +23,7 @@ const mendings: Record<MendingWork, string> = {
 }
 export const mendedTitle = (state: RunState): string =>
   mendedSince(state)
+    .filter(({ stood }) => stood)
     .map(
       ({ check, work }) =>
         `${mendings[work.what]} at ${workPlace(state.run.card, work.place) || checkLabel(state.run.card, check)}, mended.`,
@@ -63,7 +64,7 @@ export function rewoundLine({ tape, run, relations, checks }: RunState, figures:
     .join(' ')
 }
 
-/** Magnets that were read beside the card's tests, and read alike, are not what is weak. */
+/** Magnets that were read beside the card's tests and read alike: none is weaker than the rest, which does not show all of them weak. */
 export function magnetsBeside({ checks }: RunState, figures: Figures): string {
   const read = checks.flatMap(({ check, points: [point] }) =>
     check.kind === 'field' && isAsked(check.id) && point?.evaluation?.taken !== undefined
@@ -76,7 +77,7 @@ export function magnetsBeside({ checks }: RunState, figures: Figures): string {
   const isAlike = Math.min(...sizes) >= alikeShare * Math.max(...sizes)
   if (!isAlike || rest.some(({ state }) => state !== first.state)) return ''
   const poles = first.state === '' ? '' : `, ${rest.length === 1 ? 'both' : 'all'} ${first.state}`
-  return `Magnets alike: ${sizes.map((one) => figures.bound(one, 'field')).join(', ')}${poles}. They are not what is weak.`
+  return `Magnets alike: ${sizes.map((one) => figures.bound(one, 'field')).join(', ')}${poles}. None is weaker than the rest.`
 }
 /** small magnets of one part, read by hand, come out so near to each other */
 const alikeShare = 0.8

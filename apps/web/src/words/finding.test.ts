@@ -33,7 +33,7 @@ describe('magnets that were read beside the card’s tests', () => {
   }
   test('alike they are cleared, with their poles', () =>
     expect(read(['18m', 'north'], ['17m', 'north'])).toBe(
-      'Magnets alike: 18\u2009mT, 17\u2009mT, both north. They are not what is weak.',
+      'Magnets alike: 18\u2009mT, 17\u2009mT, both north. None is weaker than the rest.',
     ))
   test.each([
     ['one alone', [['18m', 'north']]],
@@ -73,6 +73,7 @@ describe('what work has mended', () => {
     new Script(twinCard())
       .ready()
       .read('low', '390')
+      .read('low', '391')
       .put({ kind: 'work', what, place: 'G' })
       .read('low', '322')
       .read('high', '36.5')
@@ -81,7 +82,7 @@ describe('what work has mended', () => {
   test('leads the title of a pass, with both figures behind it', () => {
     const { title, line } = findingTitle(groups(reflowed('reflow')).state(), figures)
     expect(title).toBe('Joint at grey, mended. No fault found by ohms, cold, at rest.')
-    expect(line).toBe('Low-speed coil: 390\u2009Ω before it was reflowed, 322\u2009Ω since.')
+    expect(line).toBe('Low-speed coil: 391\u2009Ω before it was reflowed, 322\u2009Ω since.')
   })
   test('is by its work, and stands beside what is open still', () => {
     expect(findingTitle(groups(reflowed('clean')).state(), figures).title).toContain('Dirty contact at grey, mended.')

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import type { Check } from '../document'
 import { refusalOf, runState } from '../state'
 import { Script, twinCard } from '../testing'
-import { sketchCard } from '../writing'
+import { sketchCard, sketchGrown } from '../writing'
 import { toldOf, type ToldFigure } from './toldOnSketch'
 import { typedPoints } from './typedPoints'
 
@@ -85,6 +85,23 @@ describe('what was told, on the card of one part', () => {
   test('a later word on the same points goes before', () => {
     const { windings } = with_(upper, 'brown yellow told 6.1k, upper coil').state().run.card
     expect(windings).toMatchObject([{ ohms: 6100 }])
+  })
+
+  test('what the run before was told stands beside what this one is told, and is not lost to it', () => {
+    const grown = sketchGrown(with_(upper).state().run.card, 2)
+    const next = new Script(grown).ready(20)
+    for (const words of [whole, lower]) next.put({ kind: 'ask', check: told(words, grown) })
+    const { windings, relations } = next.state().run.card
+    expect(windings.map(({ label }) => label)).toEqual(['upper coil', 'lower coil'])
+    expect(relations).toMatchObject([{ kind: 'sum', parts: ['t1-t2', 't3-t4'] }])
+    const again = new Script(grown).put({ kind: 'ask', check: told('brown yellow told 6.2k, upper coil', grown) })
+    expect(again.state().run.card.windings).toMatchObject([{ label: 'upper coil', ohms: 6200 }])
+  })
+
+  test('volts are volts', () => {
+    const [limit] = told('brown blue vac told 4.1 ±10%').limits
+    expect(limit?.limit).toMatchObject({ value: 4.1 })
+    expect(() => told('brown blue vac told 4.1 kΩ ±10%')).toThrow('no figure')
   })
 
   test('two coils open beside it are two causes, and the whole is none', () => {

@@ -1,4 +1,5 @@
 import type { Card, Check, Relation, Source, Winding } from '../document'
+import { quantityOf } from '../judgement'
 import { parseLimit } from '../quantity'
 import { askedOf, isAsked, type AskedKind } from './askedOf'
 
@@ -30,7 +31,7 @@ export function toldOf(
   decimalComma: boolean,
 ): Check | { problem: string } {
   const asked = askedOf(card, id, pair, kind)
-  const quantity = kind === 'inductance' || kind === 'capacitance' ? kind : 'resistance'
+  const quantity = quantityOf(asked) ?? 'resistance'
   const plain = text.replace(/^(?:about|around|some|~)\s*/i, '').trim()
   const given = parseLimit({ text: plain, quantity, decimalComma })
   const isLone = 'problem' in given && given.problem === 'tolerance-missing'
@@ -67,8 +68,7 @@ const isSame = (a: Check, b: Check): boolean =>
 export function withTold(card: Card, asks: Check[]): Card {
   if (asks.length === 0) return card
   const last = asks.filter((one, i) => !asks.slice(i + 1).some((later) => isSame(one, later)))
-  const own = (ask: Check) => card.checks.find((one) => isSame(one, ask) && one.limits.length === 0)
-  const taken = last.map((ask) => ({ ...ask, id: own(ask)?.id ?? ask.id }))
+  const own = (ask: Check) => card.checks.find((one) => isSame(one, ask) && one.limits.every(isFromTold))
   const checks = [
     ...card.checks.map((one) => {
       const said = last.find((ask) => own(ask) === one)
@@ -81,12 +81,16 @@ export function withTold(card: Card, asks: Check[]): Card {
   const source: Source = { id: told, grade: 'told', title: 'told for this part' }
   const sources = card.sources.some(({ id }) => id === told) ? card.sources : [...card.sources, source]
   const found = { ...card, checks, sources }
-  return card.state === 'sketch' ? { ...found, ...windingsOf(card, taken) } : found
+  return card.state === 'sketch' ? { ...found, ...windingsOf(found) } : found
 }
 
-/** The windings that told ohms are, and the sums of those in series. */
-function windingsOf(card: Card, checks: Check[]): Pick<Card, 'windings' | 'relations'> {
-  const ohmic = checks.filter(({ kind, limits }) => kind === 'resistance' && ohmsOf(limits[0]?.limit) !== undefined)
+const isFromTold = ({ source }: Check['limits'][number]): boolean => source === told
+
+/** The windings that told ohms are, now and in the runs before, and the sums of those in series. */
+function windingsOf({ checks, windings, relations }: Card): Pick<Card, 'windings' | 'relations'> {
+  const ohmic = checks.filter(
+    ({ kind, limits }) => kind === 'resistance' && limits.some(isFromTold) && ohmsOf(limits[0]?.limit) !== undefined,
+  )
   const partsOf = (whole: Check): Check[] => {
     const [a, b] = pairOf(whole)
     const from = ohmic.find((one) => one !== whole && pairOf(one).includes(a))
@@ -94,26 +98,28 @@ function windingsOf(card: Card, checks: Check[]): Pick<Card, 'windings' | 'relat
     return from && to ? [from, to] : []
   }
   const wholes = ohmic.filter((one) => partsOf(one).length > 0)
-  const windings = ohmic
+  const fresh = ohmic
     .filter((one) => !wholes.includes(one))
-    .map((one, i): Winding => {
+    .map((one): Winding => {
       const [from, to] = pairOf(one)
       const limit = one.limits[0]?.limit
       const tolerancePct = limit !== 'derived' && limit?.kind === 'nominal' ? limit.plusPct : toldPct
-      return { id: `told${i + 1}`, label: one.label, from, to, ohms: ohmsOf(limit), tolerancePct, material: 'copper' }
+      const ohms = ohmsOf(limit)
+      return { id: `told-${one.id}`, label: one.label, from, to, ohms, tolerancePct, material: 'copper' }
     })
-  const sums = wholes.map((whole, i): Relation => ({
-    id: `told-sum${i + 1}`,
+  const sums = wholes.map((whole): Relation => ({
+    id: `told-sum-${whole.id}`,
     label: 'whole is the sum',
     source: told,
     kind: 'sum',
     parts: partsOf(whole).map(({ id }) => id),
     whole: whole.id,
   }))
-  const known = new Set([...windings, ...sums].map(({ id }) => id))
+  const spans = ohmic.map(pairOf)
+  const isOld = ({ from, to }: Winding) => spans.some((pair) => pair.includes(from) && pair.includes(to))
   return {
-    windings: [...card.windings.filter(({ id }) => !known.has(id)), ...windings],
-    relations: [...card.relations.filter(({ id }) => !known.has(id)), ...sums],
+    windings: [...windings.filter((one) => !isOld(one)), ...fresh],
+    relations: [...relations.filter(({ id }) => !id.startsWith('told-sum-')), ...sums],
   }
 }
 

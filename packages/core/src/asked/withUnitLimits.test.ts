@@ -29,6 +29,8 @@ describe('limits of one unit alone', () => {
     ])
     const run = { ...new Script(bare()).run, limits: [limit(300, 340), limit(310, 330, 'told')] }
     expect(withUnitLimits(run).card.sources.slice(-2)).toMatchObject([{ grade: 'measured' }, { grade: 'told' }])
+    const both = withUnitLimits(run).card.checks.find(({ id }) => id === 'low')?.limits ?? []
+    expect(both.map(({ referenceC }) => referenceC)).toEqual([20, undefined])
     expect(withUnitLimits(run).card).toBe(withUnitLimits(run).card)
   })
 

@@ -40,7 +40,8 @@ const asCardLimit = ({ limit, source, text }: UnitLimit): Check['limits'][number
   for: 'any',
   limit,
   source: sources[source].id,
-  referenceC: 20,
+  // a plan is ohms at 20 °C; of what was told nobody said at how many
+  ...(source === 'rewind' ? { referenceC: 20 } : {}),
   ...(text === undefined ? {} : { text }),
 })
 

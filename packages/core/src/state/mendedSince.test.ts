@@ -17,6 +17,13 @@ describe('what work has mended', () => {
     expect(mended[0]?.work.what).toBe(what)
   })
 
+  test('what was read once and high may have been a contact; twice, or low, it was not', () => {
+    const stood = (one: Script) => mendedSince(one.put(work('reflow')).read('low', '318').state())[0]?.stood
+    expect(stood(script())).toBe(false)
+    expect(stood(script().read('low', '391'))).toBe(true)
+    expect(stood(new Script(twinCard()).ready().read('low', '250'))).toBe(true)
+  })
+
   test.each([
     ['still outside', script().put(work('reflow')).read('low', '391')],
     ['not read since', script().put(work('reflow'))],

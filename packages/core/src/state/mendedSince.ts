@@ -1,5 +1,5 @@
 import type { EntryOf, WorkId } from '../document'
-import { outdated, type Evaluation } from '../judgement'
+import { confirmationOf, outdated, type Evaluation } from '../judgement'
 import type { RunState } from './runState'
 
 /** A check that reads right since some work, and read outside before it. */
@@ -7,6 +7,8 @@ export interface Mended {
   check: string
   work: EntryOf<'work'> & { what: MendingWork }
   before: Evaluation
+  /** what it read before stood by itself: a second touch, or a figure that no missing contact gives */
+  stood: boolean
   now: Evaluation
 }
 
@@ -36,7 +38,10 @@ export function mendedSince({ checks, evaluations, tape, prepared }: RunState): 
           outdated(tape, prepared, check, one.entry, one.pair),
       )
       const work = before && tape.changes.findLast(({ n }) => n > before.entry.n && n < now.entry.n)
-      if (before && work && isMending(work)) return [{ check: check.id, work, before, now }]
+      if (before && work && isMending(work)) {
+        const stood = confirmationOf(tape, before, all) === 'stands'
+        return [{ check: check.id, work, before, stood, now }]
+      }
     }
     return []
   })

@@ -48,5 +48,8 @@ describe('what a rewind did to the part', () => {
     expect(works([coil('a', 'ring')], all, 20)).toEqual(['rewind ring'])
     expect(works([coil('a', 'ring')], [step('fix', 'no fixing')])).toEqual(['rewind ring'])
     expect(works([coil('a', 'ring')], [step('tape', 'taped')])).toEqual(['rewind ring'])
+    expect(works([coil('a', 'ring')], [step('leads', 'leads fixed')])).toEqual(['rewind ring'])
+    const [, said] = worksOfRewind({ rewind: { id: 'w' }, coils: [coil('a', 'ring')], finished: all }, then)
+    expect(said?.words).toBe('at the winder: leads soldered')
   })
 })

@@ -24,13 +24,13 @@ export function worksOfRewind(
         const { awg, bareMm } = plan?.wire ?? original.wire ?? {}
         return wound !== undefined && (awg ?? bareMm) !== undefined
       })
-  const warm = finished.filter(({ at }) => atMs - Date.parse(at) < warmMs)
-  const whats = [
-    ...(warm.some(({ what }) => what === 'leads') ? (['solder'] as const) : []),
-    ...(warm.some(({ what, words = '' }) => what === 'fix' && !/^no\b/i.test(words)) ? (['fix'] as const) : []),
-  ]
+  const warm = finished.flatMap(({ at, what, words = '' }): { what: 'solder' | 'fix'; words: string }[] => {
+    if (atMs - Date.parse(at) >= warmMs) return []
+    if (what === 'leads' && /solder/i.test(words)) return [{ what: 'solder', words }]
+    return what === 'fix' && !/^no\b/i.test(words) ? [{ what: 'fix', words }] : []
+  })
   return windings.flatMap((place) => [
     { kind: 'work' as const, what: 'rewind' as const, place, ...(isKnown(place) ? { rewind: rewind.id } : {}) },
-    ...whats.map((what) => ({ kind: 'work' as const, what, place })),
+    ...warm.map(({ what, words }) => ({ kind: 'work' as const, what, place, words: `at the winder: ${words}` })),
   ])
 }

@@ -13,6 +13,11 @@ export function isolationAt(tape: Tape, n: number): EntryOf<'isolation'> | undef
   const before = tape.isolations.findLast((entry) => entry.n < n)
   if (before && (before.state !== 'in-circuit' || before.parallelOhms !== undefined)) return before
   const after = tape.isolations.find((entry) => entry.n > n)
+  // whoever kept the reading as it was has said that nothing stood beside it
+  const isKept = tape.entries.some(
+    (entry) => entry.kind === 'answer' && entry.remark === 'not-isolated' && entry.n > n && entry.n < (after?.n ?? 0),
+  )
+  if (isKept) return before
   return after?.state === 'in-circuit' && after.parallelOhms !== undefined ? after : before
 }
 
