@@ -126,6 +126,7 @@ const shop: Shop = shopSchema.parse({
     all.map((one) => one.unit),
     nextId,
   ),
+  photos: [],
 })
 writeFileSync(join(here, 'shop.json'), `${JSON.stringify(shop)}\n`)
 process.stdout.write(

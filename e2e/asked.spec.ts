@@ -168,3 +168,21 @@ test('what wants test volts puts the tester into the hand, whatever was taken up
   await bench.page.getByRole('button', { name: /use the insulation tester/ }).click()
   await expect(hand).toContainText('Insulation tester T1')
 })
+
+test('loose wires that belong together are said to be start and finish, and nothing is kept that nobody said', async ({
+  bench,
+  world,
+}) => {
+  await bench.takeIn('one-coil pickup')
+  await bench.prepare({ first: /wire 1 and wire 2/ })
+  for (const figure of ['6.31k', 'OL 20M', 'OL 20M']) await bench.type(figure)
+  await expect(bench.page.getByText('start and finish not told apart').first()).toBeVisible()
+  await bench.points('wire 2 = middle')
+  await expect(bench.page.getByText('“middle” is none of the loose wires. Nothing was kept.')).toBeVisible()
+  await bench.points('wire 2 = start')
+  await expect(bench.page.getByText('Say also which wire 1 is. Nothing was kept.')).toBeVisible()
+  await bench.points('wire 2 = start, wire 1 = finish')
+  await expect(bench.page.getByText('start wire 2, finish wire 1').first()).toBeVisible()
+  await expect(bench.tape).toContainText('wire 2 is start, wire 1 is finish')
+  expect(await last(bench, world)).toMatchObject({ kind: 'wires', map: { A: 'B', B: 'A' } })
+})

@@ -1,4 +1,6 @@
+import type { Queue, UnitRuns } from '@sure-spool/contract'
 import { readFileSync } from 'node:fs'
+import { settled } from './controls'
 import { expect, test } from './world'
 
 /** what the server refuses, the browser notes */
@@ -116,4 +118,44 @@ test('what was set aside is thrown away with its reason, or taken in again from 
     .setInputFiles({ name: 'set-aside.json', mimeType: 'application/json', buffer: readFileSync(file) })
   await expect(bench.page.getByText('1 of 1 were not here yet; they go up now.')).toBeVisible()
   await expect(bench.page.getByRole('status').first()).toHaveText('everything kept')
+})
+
+test('a run whose part the server would not take is given to another part of its model', async ({
+  bench,
+  context,
+  world,
+}) => {
+  const tag = await bench.takeIn('18 twin')
+  await bench.allSent()
+  const { units } = await world.get<Queue>(`/units?tag=${tag}`)
+  await context.route('**/api/v1/units', (route) =>
+    route.request().method() === 'POST'
+      ? route.fulfill({
+          status: 422,
+          contentType: 'application/problem+json',
+          body: JSON.stringify({ type: '/problems/refused', title: 'no', status: 422, detail: 'taken in twice' }),
+        })
+      : route.continue(),
+  )
+  await bench.takeIn('18 twin')
+  await bench.prepare()
+  await bench.type('318')
+  await bench.page.getByRole('link', { name: /set aside/ }).click()
+  const give = async (to: string) => {
+    await bench.press('p')
+    await expect(bench.page.locator('#ask-words')).toBeFocused()
+    await bench.say(to)
+  }
+  await expect(bench.page.getByRole('row', { name: /Part taken in/ })).toBeVisible()
+  await settled(bench.page)
+  await give('NO-SUCH-TAG')
+  await expect(bench.page.getByText('No part here is called NO-SUCH-TAG. Nothing was given away.')).toBeVisible()
+  await give(tag)
+  await expect(bench.page.getByText(`It is ${tag}’s now.`)).toBeVisible()
+  await expect(bench.page.getByText('Nothing is set aside.')).toBeVisible()
+  await expect(bench.page.getByRole('status').first()).toHaveText('everything kept')
+  const { runs } = await world.get<UnitRuns>(`/units/${units[0]?.id}/runs`)
+  // its own, and the one it was given
+  expect(runs).toHaveLength(2)
+  expect(JSON.stringify(runs)).toContain('318')
 })

@@ -57,3 +57,19 @@ export const rowsOf = (page: Page, name: string): Locator =>
  * a person is slower than that, a test is not.
  */
 export const settled = (page: Page): Promise<void> => page.waitForTimeout(350)
+
+export interface Chosen {
+  name: string
+  mimeType: string
+  buffer: Buffer
+}
+
+/** Chooses a file where a key or a button asks for one. */
+export async function choose(page: Page, ask: () => Promise<void>, file: Chosen): Promise<void> {
+  let chosen = false
+  page.once('filechooser', (chooser) => void chooser.setFiles(file).then(() => (chosen = true)))
+  // the browser is told to hand its chooser over, before anything opens one
+  await page.evaluate(() => undefined)
+  await ask()
+  await expect.poll(() => chosen).toBe(true)
+}

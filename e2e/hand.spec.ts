@@ -83,4 +83,13 @@ test('two points clicked on the plug go to their step', async ({ bench }) => {
   await bench.touches('grey', 'tan')
   await bench.type('358.5')
   await bench.touches('violet', 'violet/white')
+
+  // a winding's line is its two ends, and the frame stands beside the plug
+  await bench.page
+    .locator('.plug .reach', { has: bench.page.locator('title:text-is("low-speed charge coil")') })
+    .dispatchEvent('click')
+  await bench.touches('orange', 'grey')
+  await bench.page.locator('.plug').getByRole('button', { name: 'frame', exact: true }).click()
+  await cavity('orange').click()
+  await bench.touches('orange', 'frame')
 })

@@ -3,6 +3,7 @@ import { appendFileSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSyn
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
+import type { Seated } from '@sure-spool/contract'
 import { outdated } from '../tools/lib/backup.mjs'
 import { anyPort } from '../tools/lib/database.mjs'
 
@@ -16,6 +17,7 @@ let running: ChildProcess
 let said = ''
 let address = ''
 let cookie = ''
+let seat = ''
 
 const env = (folder: string, port: number) => ({
   ...process.env,
@@ -74,6 +76,7 @@ test('an empty shop prints the code for its owner; its secrets are readable by w
   const answer = await ownerComesIn(code)
   expect(answer.status).toBe(201)
   cookie = (answer.headers.get('set-cookie') ?? '').split(';')[0] ?? ''
+  seat = ((await answer.json()) as Seated).seat?.id ?? ''
   expect(await door()).toMatchObject({ house: 'shut', bench: { name: 'window bench' } })
 })
 
@@ -86,6 +89,19 @@ test('server and database are started again when they are killed, and nothing is
   process.kill(Number(servers.trim().split('\n')[0]), 'SIGKILL')
   await hears(/The server is back\./)
   await expect.poll(door, { timeout: 30_000 }).toMatchObject({ house: 'shut', bench: { name: 'window bench' } })
+})
+
+test('its owner sees the backups, and what each trial found', async () => {
+  expect(command('backup', shop).code).toBe(0)
+  const shown = (): Promise<unknown> =>
+    fetch(`${address}/api/v1/shop/backups`, { headers: { cookie, 'Sure-Spool-Seat': seat } }).then(
+      (response) => response.json(),
+      () => 'away',
+    )
+  const tried = expect.objectContaining({ differ: [] })
+  await expect
+    .poll(shown)
+    .toEqual({ kept: true, backups: expect.arrayContaining([expect.objectContaining({ tried })]) })
 })
 
 test('an owner who cannot come in is let in from this machine', () => {

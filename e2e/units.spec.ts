@@ -31,12 +31,48 @@ test('a part without figures is sketched, measured at once, and becomes a card i
     await bench.touches('frame')
     await bench.press('o', 'Enter')
   }
+  // beside its ohms the family's usual: what it draws, and whether it moves
+  await expect(bench.title).toHaveText('Switch it on')
+  await bench.press('d')
   await expect(page.getByRole('button', { name: 'make a card of it' })).toBeVisible()
   await bench.press('y')
   const coil = page.locator('#section-checks').getByRole('article', { name: 'red to black' })
   await expect(coil.getByLabel('limit', { exact: true })).toHaveValue(/40.2 ±10%/)
   await expect(page.locator('#section-windings').getByLabel('ohms')).toHaveValue('40.2 Ω')
   await expect(page.locator('#section-sources')).toContainText('take off with 1 figures')
+})
+
+test('three pins of a compressor that nobody has figures for say which is common as they are read', async ({
+  page,
+  bench,
+}) => {
+  await bench.home()
+  const { keyboard } = page
+  await keyboard.press('i')
+  await expect(page.getByLabel('model, maker or kind')).toBeFocused()
+  await keyboard.type('brass humdrum')
+  await expect(page.getByRole('option')).toHaveText([/No card of it/])
+  await keyboard.press('Enter')
+  await expect(page.getByLabel('what is it called')).toBeFocused()
+  await pick(page, 'what is it', 'compressor')
+  await page.getByLabel(/what can be touched/).fill('1, 2, 3')
+  await page.getByLabel('tag', { exact: true }).fill('T-PINS')
+  await page.getByRole('button', { name: 'take in', exact: true }).click()
+  await page.getByRole('button', { name: /T-PINS/ }).click()
+  await expect(bench.title).toHaveText('Look at the part')
+  await settled(page)
+  await bench.prepare()
+  const triangle = page.getByRole('img', { name: /^Three pins/ })
+  await expect(triangle).toHaveAttribute('aria-label', /1–2 to read; 2–3 to read; 3–1 to read/)
+  for (const ohms of ['14.9', '46.6', '31.7']) {
+    await bench.type(ohms)
+    await expect(bench.tape).toContainText(ohms)
+  }
+  await expect(triangle).toContainText('common')
+  await expect(triangle).toContainText('run')
+  await expect(page.getByText('Run and start winding')).toBeVisible()
+  await bench.press('d')
+  await expect(page.getByRole('img', { name: /^Three pins/ })).toBeVisible()
 })
 
 test('a tray of three is worked with one key between, and ends on two piles', async ({ page, bench }) => {

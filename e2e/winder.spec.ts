@@ -1,12 +1,7 @@
-import type { RewindView } from '@sure-spool/contract'
 import type { BenchPage } from './benchPage'
 import { settled } from './controls'
-import { expect, test, type World } from './world'
-
-const say = async (bench: BenchPage, words: string) => {
-  await expect(bench.page.locator('#ask-words')).toBeFocused()
-  await bench.say(words)
-}
+import { facts, heading, rewindOf, say } from './winderPage'
+import { expect, test } from './world'
 
 /** The harbour light generator, found on its frame and decided to be rewound; at the winder, with its poles told. */
 async function atWinder(bench: BenchPage, poles: string): Promise<void> {
@@ -27,13 +22,6 @@ async function atWinder(bench: BenchPage, poles: string): Promise<void> {
   await say(bench, poles)
   await expect(bench.page.getByRole('heading', { level: 1 })).toContainText('Unwind')
   await settled(bench.page)
-}
-const heading = (bench: BenchPage) => bench.page.getByRole('heading', { level: 1 })
-const facts = (bench: BenchPage) => bench.page.getByRole('complementary', { name: 'What is known' })
-async function rewindOf(bench: BenchPage, world: World): Promise<RewindView> {
-  await bench.allSent()
-  const id = new URL(bench.page.url()).pathname.split('/')[2] ?? ''
-  return world.get<RewindView>(`/rewinds/${id}`)
 }
 
 /** Strips, plans and settles the direction of a winding of poles alike. */

@@ -67,6 +67,7 @@ async function startWatched() {
     adminUrl: places.adminUrl,
     logFile,
     setupCode: setup,
+    env: { BACKUPS: backupFolder },
   })
   const begun = Date.now()
   server.child.once('exit', (code) => void (stopping || again('server', code, begun, startWatched)))

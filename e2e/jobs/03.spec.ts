@@ -1,13 +1,8 @@
 import type { BenchPage } from '../benchPage'
 import { pick, settled } from '../controls'
+import { facts, heading, say } from '../winderPage'
 import { expect, remarksOf, test, viewOf, worked, type World } from './job'
 
-const say = async (bench: BenchPage, words: string) => {
-  await expect(bench.page.locator('#ask-words')).toBeFocused()
-  await bench.say(words)
-}
-const heading = (bench: BenchPage) => bench.page.getByRole('heading', { level: 1 })
-const facts = (bench: BenchPage) => bench.page.getByRole('complementary', { name: 'What is known' })
 const main = (bench: BenchPage) => bench.page.getByRole('main')
 
 let taken = 0
@@ -138,6 +133,8 @@ async function wind(bench: BenchPage): Promise<void> {
   await say(bench, 'taped')
   await say(bench, 'wax, 66 C, 8 min')
   await say(bench, 'leads fixed')
+  await expect(heading(bench)).toContainText('Touch iron to lower coil, then to upper coil')
+  await bench.press('c')
   await expect(heading(bench)).toHaveText('Let it cool, then prove it')
   await settled(bench.page)
   await bench.press('Enter')

@@ -1,14 +1,8 @@
 import type { RunView } from '@sure-spool/contract'
 import type { BenchPage } from '../benchPage'
 import { settled } from '../controls'
+import { facts, heading, say } from '../winderPage'
 import { expect, remarksOf, test, viewOf, worked, type World } from './job'
-
-const say = async (bench: BenchPage, words: string) => {
-  await expect(bench.page.locator('#ask-words')).toBeFocused()
-  await bench.say(words)
-}
-const heading = (bench: BenchPage) => bench.page.getByRole('heading', { level: 1 })
-const facts = (bench: BenchPage) => bench.page.getByRole('complementary', { name: 'What is known' })
 
 /** Found on its frame by the beeper, decided to be rewound, and at the winder with its ten poles. */
 async function toWinder(bench: BenchPage, world: World): Promise<void> {

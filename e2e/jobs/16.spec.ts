@@ -1,14 +1,9 @@
 import type { RewindList } from '@sure-spool/contract'
 import type { BenchPage } from '../benchPage'
 import { pick, settled } from '../controls'
+import { facts, heading, say } from '../winderPage'
 import { expect, remarksOf, test, viewOf, worked, type World } from './job'
 
-const say = async (bench: BenchPage, words: string) => {
-  await expect(bench.page.locator('#ask-words')).toBeFocused()
-  await bench.say(words)
-}
-const heading = (bench: BenchPage) => bench.page.getByRole('heading', { level: 1 })
-const facts = (bench: BenchPage) => bench.page.getByRole('complementary', { name: 'What is known' })
 const main = (bench: BenchPage) => bench.page.getByRole('main')
 
 /** One coil only is heard; the first reads right through the controls, the second like the control alone. */
@@ -83,7 +78,7 @@ async function wind(bench: BenchPage): Promise<void> {
   ] as const)
     await page.getByLabel(label).fill(text)
   await expect(page.getByRole('row', { name: /gauge 44/ })).toContainText(/4574.*500/)
-  await page.getByRole('radio', { name: 'turns' }).check()
+  await pick(page, 'what is aimed at', 'turns')
   await page.getByRole('textbox', { name: 'turns', exact: true }).fill('4600')
   await expect(page.getByRole('row', { name: /gauge 44/ })).toContainText('4.377')
   await page.keyboard.press('Control+Enter')
@@ -97,6 +92,9 @@ async function wind(bench: BenchPage): Promise<void> {
   await bench.type('4600')
   await bench.press('Enter')
   await say(bench, 'leads soldered to their lugs')
+  await expect(heading(bench)).toContainText('Touch iron to second coil, then to first coil')
+  await bench.press('b')
+  await expect(facts(bench)).toContainText('with magnets alike they add the hum of mains as well')
   await expect(heading(bench)).toHaveText('Let it cool, then prove it')
   await settled(page)
   await bench.press('Enter')

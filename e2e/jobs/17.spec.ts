@@ -1,3 +1,4 @@
+import type { Card } from '@sure-spool/core'
 import type { BenchPage } from '../benchPage'
 import { expect, remarksOf, test, viewOf, worked } from './job'
 
@@ -105,6 +106,20 @@ test('17: the five blades: a diode tells itself, and every blade has its name', 
   expect(view.run.entries.filter(({ kind }) => kind === 'reading').length).toBeLessThanOrEqual(13)
   await page.getByRole('button', { name: 'the sheet', exact: true }).click()
   await expect(page.getByText('1 = 85, 2 = 30, 3 = 87, 4 = 86 (+), 5 = 87a')).toBeVisible()
+
+  // and the map goes on the card: the next one of its kind is read by name
+  await bench.press('Escape')
+  await page.getByRole('button', { name: 'put the blades’ names on the card' }).click()
+  await expect(page).toHaveURL(/\/write\/2\?asked=/)
+  await expect(page.getByRole('status').filter({ hasText: /^kept$/ })).toBeVisible()
+  const { plugs } = await world.get<Card>(`/cards/${view.run.card.id}/revisions/2`)
+  expect(plugs.at(-1)?.cavities.map(({ mark, terminal }) => `${mark}=${terminal}`)).toEqual([
+    '1=85',
+    '2=30',
+    '3=87',
+    '4=86',
+    '5=87a',
+  ])
 })
 
 test('17, caught: it clicks both ways and its contact stays open', async ({ bench, world }) => {

@@ -37,10 +37,11 @@ export function anyPort() {
 /**
  * Starts a private MariaDB on loopback with its data in a folder, or goes on with the one that still runs there.
  * @param password its root's; without one it is for a demo or tests, and whoever is on this machine gets in
+ * @param more of the database's own options, as those of a cluster
  * @param wanted the port it had before: whoever is connected finds it again
  * @returns its port, its URL without a database, whether it was found running, and how to stop it
  */
-export async function startDatabase(folder, { quickly = false, password = '', wanted } = {}) {
+export async function startDatabase(folder, { quickly = false, password = '', wanted, more = [] } = {}) {
   mkdirSync(folder, { recursive: true })
   const data = join(folder, 'mariadb')
   const note = join(folder, 'mariadb.json')
@@ -87,6 +88,7 @@ export async function startDatabase(folder, { quickly = false, password = '', wa
       '--max-allowed-packet=64M',
       ...(password === '' ? [] : [`--init-file=${rootPassword(folder, password)}`]),
       ...(quickly ? ['--innodb-flush-log-at-trx-commit=2', '--innodb-fast-shutdown=2'] : []),
+      ...more,
     ],
     { detached: true, stdio: ['ignore', log, log, 'pipe'] },
   )

@@ -1,6 +1,5 @@
 import compression from 'compression'
 import express, { type Express } from 'express'
-import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
 import { createHash } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
@@ -14,6 +13,7 @@ import { comesIn, type House } from './http/comesIn'
 import { answers } from './http/handle'
 import { errorHandler } from './http/errors'
 import { ownNames, ownPagesOnly } from './http/ownPages'
+import { limitedByAddress, limitedByPerson } from './http/limited'
 import { ProblemError } from './http/problem'
 import { apiRoutes } from './routes/api'
 
@@ -27,10 +27,14 @@ export interface AppOptions {
   logger?: Logger
   /** requests a minute from one address; a bench makes a few dozen */
   requestsAMinute?: number
+  /** and from one person, on whatever bench: a whole shop may stand behind one address */
+  requestsOfPerson?: number
   /** how people come in */
   house: House
   /** stands behind a proxy on this machine, which says whom it speaks for */
   behindProxy?: boolean
+  /** the folder in which backups are kept, if any are */
+  backups?: string | undefined
   /** host names it answers to, beside those of this machine */
   hosts?: readonly string[]
 }
@@ -43,9 +47,11 @@ export function createApp({
   webRoot,
   logger = pino({ level: 'silent' }),
   requestsAMinute = 3000,
+  requestsOfPerson = 1500,
   hosts = [],
   house,
   behindProxy = false,
+  backups,
 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
@@ -82,11 +88,12 @@ export function createApp({
   )
   app.use(
     '/api/v1',
-    limited(requestsAMinute),
+    limitedByAddress(requestsAMinute),
     noStore,
     named(webRoot),
     comesIn(database, house),
-    apiRoutes({ database, heavy, version, house }),
+    limitedByPerson(requestsOfPerson),
+    apiRoutes({ database, heavy, version, house, backups }),
   )
   app.use(['/api', '/assets'], webRoot === undefined ? missing : assetsThenMissing(webRoot))
   if (webRoot !== undefined) serveWeb(app, webRoot)
@@ -141,24 +148,6 @@ function security(safe: boolean): express.RequestHandler {
     },
     strictTransportSecurity: safe ? { maxAge: 31_536_000 } : false,
     referrerPolicy: { policy: 'same-origin' },
-  })
-}
-
-function limited(requestsAMinute: number): express.RequestHandler {
-  return rateLimit({
-    windowMs: 60_000,
-    limit: requestsAMinute,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: (_request, _response, next) => {
-      next(
-        new ProblemError(
-          429,
-          'too-many',
-          'Too many requests from this address. Nothing was lost; the bench sends it again by itself in a minute.',
-        ),
-      )
-    },
   })
 }
 

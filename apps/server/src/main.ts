@@ -41,6 +41,7 @@ async function main(): Promise<void> {
     hosts,
     house,
     behindProxy,
+    backups: process.env['BACKUPS'],
   })
   const server = safe
     ? createSafeServer({ cert: readFileSync(certificate), key: readFileSync(certificateKey) }, app)

@@ -177,4 +177,4 @@ const refusals: Refusals = {
   ],
 }
 
-holdRefusals(/^\/(shop(?!\/(benches|audit|people\/\{id\}\/secrets))|units|runs)/, refusals, url)
+holdRefusals(/^\/(shop(?!\/(benches|audit|backups|people\/\{id\}\/secrets))|units|runs)/, refusals, url)

@@ -82,7 +82,9 @@ const refusals: Refusals = {
   'delete /shop/benches/{id} 404': [() => seated.ask('delete', `/shop/benches/${v7()}`), 'This bench'],
   'get /shop/audit 400': [() => seated.ask('get', '/shop/audit?cursor=none'), 'cursor'],
   'get /shop/audit 401': [() => stranger.ask('get', '/shop/audit'), 'is no bench'],
+  'get /shop/backups 401': [() => stranger.ask('get', '/shop/backups'), 'is no bench'],
+  'get /shop/backups 403': [() => learner.ask('get', '/shop/backups'), 'it takes the owner'],
   'get /shop/audit 403': [() => learner.ask('get', '/shop/audit'), 'it takes the owner'],
 }
 
-holdRefusals(/^\/(door|shop\/(benches|audit|people\/\{id\}\/secrets))/, refusals, url)
+holdRefusals(/^\/(door|shop\/(benches|audit|backups|people\/\{id\}\/secrets))/, refusals, url)

@@ -110,6 +110,68 @@ describe('a rewind', () => {
     expect((await api().get(`/api/v1/units/${v7()}/rewinds`)).body).toEqual({ rewinds: [] })
   })
 
+  test('is listed with how it was wound, and what it read in the run that proved it', async () => {
+    const run = world.shop.runs.find(({ entries }) =>
+      entries.some((one) => one.kind === 'decision' && one.what === 'return'),
+    )
+    const of = world.shop.units.find(({ id }) => id === run?.unit)
+    const card = world.shop.cards.find(({ id, revision }) => id === run?.card.id && revision === run.card.revision)
+    const [winding] = card?.windings ?? []
+    if (!run || !of || !winding) throw new Error('the demo has no unit that was returned')
+    const startedAt = new Date(Date.parse(run.startedAt) - 60_000).toISOString()
+    const coils = [{ id: 'c1', winding: winding.id, label: winding.label }]
+    const body = head({ unit: of.id, startedAt, coils })
+    expect((await api().post('/api/v1/rewinds').send(body)).status).toBe(201)
+    const listed = async () =>
+      ((await api().get(`/api/v1/cards/${of.card.id}/rewinds`)).body as RewindList).rewinds.find(
+        ({ id }) => id === body.id,
+      )
+    expect(await listed()).toMatchObject({ tag: of.tag, coils: 1, wound: [] })
+    expect(await listed()).not.toHaveProperty('after')
+    const wire = { bareMm: 0.9, build: 'heavy' as const }
+    await put(
+      body.id,
+      entry(body.id, { kind: 'plan', coil: 'c1', plan: { turns: 31, meanTurnMm: 88, wire, from: 'told', why: '' } }),
+      entry(body.id, { kind: 'wound', coil: 'c1', turns: 31, lay: 'cw' }),
+    )
+    expect(await listed()).toMatchObject({
+      wound: [{ winding: winding.id, label: winding.label, coils: 1, turns: 31, wire, lay: 'cw' }],
+      after: { run: run.id, cameBack: expect.any(Boolean), finding: expect.any(String) },
+    })
+    // wound again since: that run proved the first one alone
+    const later = head({ unit: of.id, startedAt: new Date(Date.parse(run.startedAt) + 1).toISOString(), coils })
+    await api().post('/api/v1/rewinds').send(later)
+    expect(await listed()).toMatchObject({ after: { run: run.id } })
+  })
+
+  test('comes in from its own file at its own unit, as it was, once', async () => {
+    const { rewind } = await started()
+    await put(rewind.id, entry(rewind.id, { kind: 'note', words: 'from a file' }))
+    const whole = ((await api().get(`/api/v1/rewinds/${rewind.id}`)).body as RewindView).rewind
+    const other = await begin('rewinds_file')
+    const takeIn = (file: object, id = rewind.id, who = by()) =>
+      request(other.app).put(`/api/v1/rewinds/${id}`).send({ rewind: file, by: who })
+    try {
+      expect((await takeIn(whole)).body.rewind).toEqual(whole)
+      expect((await takeIn(whole)).body.rewind).toEqual(whole)
+      const elsewhere = { ...whole, unit: world.shop.units[1]?.id }
+      expect((await takeIn(elsewhere)).status).toBe(409)
+      expect((await takeIn(whole, v7())).status).toBe(422)
+      const named = v7()
+      const stranger = JSON.parse(JSON.stringify(whole).replaceAll(rewind.id, named)) as typeof whole
+      stranger.entries = stranger.entries.map((one) => ({ ...one, id: v7(), by: v7() }))
+      expect((await takeIn(stranger, named)).body.detail).toContain('.by names a person')
+      const nowhere = { ...stranger, unit: v7(), entries: [] }
+      expect((await takeIn(nowhere, named)).body.detail).toContain('names a unit that is neither')
+      const learner = world.shop.people.find(({ access }) => access === 'learner')?.id
+      expect((await takeIn(whole, rewind.id, learner)).status).toBe(403)
+      expect((await takeIn({ ...whole, coils: [] })).status).toBe(400)
+      expect((await request(other.app).get(`/api/v1/rewinds/${named}`)).status).toBe(404)
+    } finally {
+      await other.end()
+    }
+  })
+
   test('it moves house with the shop, whole, and only where its people and units are known', async () => {
     const { rewind } = await started()
     await put(rewind.id, entry(rewind.id, { kind: 'note', words: 'moved with the house' }))

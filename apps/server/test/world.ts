@@ -21,11 +21,14 @@ interface WorldOptions {
   house?: AppOptions['house']
   /** the server has a user of its own, which may do no more than it needs */
   ownUser?: boolean
+  requestsOfPerson?: number
+  /** where its backups are */
+  backups?: string
 }
 
 export async function begin(
   name: string,
-  { empty = false, house = { house: 'open' }, ownUser = false }: WorldOptions = {},
+  { empty = false, house = { house: 'open' }, ownUser = false, backups, requestsOfPerson = 100_000 }: WorldOptions = {},
 ): Promise<World> {
   const root = process.env['TEST_DATABASE_URL']
   if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test.')
@@ -47,7 +50,9 @@ export async function begin(
     heavy,
     version: 'test',
     requestsAMinute: 100_000,
+    requestsOfPerson,
     house,
+    backups,
   })
   return {
     app,

@@ -56,6 +56,11 @@ describe('writing a card', () => {
     expect(answer.status).toBe(400)
     expect(answer.body.errors[0]).toMatchObject({ path: 'card.windings[0].to' })
     expect((await write(card, { by: v7() })).status).toBe(422)
+    const ahead = await write({ ...card, sources: card.sources.map((one) => ({ ...one, date: '2962-11-30' })) })
+    expect([ahead.status, ahead.body.errors[0]]).toEqual([
+      422,
+      expect.objectContaining({ path: 'card.sources[0].date' }),
+    ])
     expect((await api().get(`/api/v1/cards/${card.id}`)).status).toBe(404)
     const long = await write({ ...card, name: { ...card.name, model: 'x'.repeat(10_000) } })
     expect(long.body.errors[0]).toEqual({ path: 'card.name.model', detail: 'is longer than 200 characters' })

@@ -10,6 +10,7 @@ const rights: Record<string, string> = {
   findings: added,
   audit: added,
   rewind_entries: added,
+  photos: added,
   runs: changed,
   // its head never changes; it is locked while its tape grows
   rewinds: changed,

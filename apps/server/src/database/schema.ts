@@ -16,6 +16,7 @@ import {
 import { document, id, moment } from './columnTypes'
 
 export * from './doorSchema'
+export * from './photoSchema'
 export * from './rewindSchema'
 
 export const people = mysqlTable('people', {

@@ -3,10 +3,11 @@ import type { Database } from '../database/connect'
 import { parse } from '../http/handle'
 import { ProblemError } from '../http/problem'
 import { importCards } from '../services/importCards'
-import { importShop } from '../services/importShop'
+import { importRecords, importShop } from '../services/importShop'
 import { keepFigures, previewFigures } from '../services/takeFigures'
 import type { HeavyInputs, HeavyJob } from './messages'
 import { readCards } from './readCards'
+import { readShopLines } from './readShopLines'
 import type { Watched } from './watched'
 
 type Jobs = { [J in HeavyJob]: (database: Database, input: HeavyInputs[J], watched: Watched) => Promise<unknown> }
@@ -15,6 +16,10 @@ type Jobs = { [J in HeavyJob]: (database: Database, input: HeavyInputs[J], watch
 export const jobs: Jobs = {
   'import-shop': (database, { bytes, by }, watched) =>
     importShop(database, parse(importSchema, jsonOf(bytes)), by, watched),
+  'import-shop-lines': async (database, { file, by }, watched) => {
+    const { head, records } = await readShopLines(file)
+    return importRecords(database, head, records, by, watched)
+  },
   'import-cards': (database, { bytes, lines, by }, watched) => {
     const { head, of, cards } = readCards(bytes, lines)
     if (by !== null && head.by !== by)

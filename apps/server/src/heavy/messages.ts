@@ -4,6 +4,7 @@ import type { Here } from '../here'
 /** What a worker is asked to do, each with its input; a result goes back as JSON text. */
 export interface HeavyInputs {
   'import-shop': { bytes: Uint8Array; by: string | null }
+  'import-shop-lines': { file: string; by: string | null }
   'import-cards': { bytes: Uint8Array; lines: boolean; by: string | null }
   'preview-figures': { bytes: Uint8Array; by: string }
   'keep-figures': { preview: string; by: string }

@@ -50,6 +50,9 @@ const sealed = [
   ['POST', /^\/units$/],
   ['POST', /^\/runs$/],
   ['POST', /^\/runs\/[^/]+\/entries$/],
+  ['POST', /^\/rewinds$/],
+  ['POST', /^\/rewinds\/[^/]+\/entries$/],
+  ['POST', /^\/photos$/],
   ['PUT', /^\/cards\/[^/]+\/revisions\/[^/]+$/],
 ] as const
 

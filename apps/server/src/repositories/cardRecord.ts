@@ -15,6 +15,7 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
       open: checkStates.open,
       finding: runStates.finding,
       cameBack: runStates.cameBack,
+      history: runs.history,
     })
     .from(checkStates)
     .innerJoin(runStates, and(eq(runStates.run, checkStates.run), eq(runStates.closed, true)))
@@ -52,6 +53,7 @@ export async function recordOf(queries: Queries, card: string, limit: number): P
         : [
             {
               ...row,
+              history: row.history as CardRecord['readings'][number]['history'],
               value: row.value ?? 0,
               u: row.u ?? 0,
               finding: row.finding as CardRecord['readings'][number]['finding'],

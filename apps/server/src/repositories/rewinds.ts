@@ -1,4 +1,3 @@
-import type { RewindList } from '@sure-spool/contract'
 import type { Rewind, RewindBody, RewindEntry } from '@sure-spool/core'
 import { asc, desc, eq, gt } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
@@ -62,22 +61,20 @@ export async function appendRewindEntries(
   )
 }
 
-const mostListed = 100
+const mostListed = 40
 
-/** Rewinds of a unit, or of all units of a card, the newest first; the last hundred. */
-export async function listRewinds(
+/** Rewinds of a unit, or of all units of a card, the newest first; the last forty. */
+export const listRewinds = (
   queries: Queries,
   of: { unit: string } | { card: string },
-): Promise<RewindList['rewinds']> {
-  const rows = await queries
-    .select({ id: rewinds.id, unit: rewinds.unit, tag: units.tag, startedAt: rewinds.startedAt, coils: rewinds.coils })
+): Promise<{ rewinds: RewindRow; tag: string }[]> =>
+  queries
+    .select({ rewinds, tag: units.tag })
     .from(rewinds)
     .innerJoin(units, eq(units.id, rewinds.unit))
     .where('unit' in of ? eq(rewinds.unit, of.unit) : eq(rewinds.card, of.card))
     .orderBy(desc(rewinds.startedAt), desc(rewinds.id))
     .limit(mostListed)
-  return rows.map(({ coils, ...row }) => ({ ...row, coils: coils.length }))
-}
 
 /** Every rewind in the order of their ids, a page at a time. */
 export const rewindsPage = (queries: Queries, after: string | undefined, limit: number): Promise<RewindRow[]> =>

@@ -2,7 +2,7 @@ import type { Entry, EntryBody, Instrument, Run } from '@sure-spool/core'
 import { and, asc, desc, eq, gt, lt, or, sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
 import type { Queries } from '../database/connect'
-import { cardRevisions, entries, readings, runs, units } from '../database/schema'
+import { cardRevisions, entries, readings, runs, runStates, units } from '../database/schema'
 import { readRevision } from './revisions'
 
 export type RunRow = typeof runs.$inferSelect
@@ -143,6 +143,29 @@ export async function runRowsOfUnit(
 /** The run a unit was in last. */
 export const lastRunRow = async (queries: Queries, unit: string): Promise<RunRow | undefined> =>
   (await runRowsOfUnit(queries, unit, undefined, 1))[0]
+
+/** The last closed run of a unit that was begun behind one moment and, where there is one, before another. */
+export async function closedRunBetween(
+  queries: Queries,
+  unit: string,
+  after: string,
+  before: string | undefined,
+): Promise<{ row: RunRow; cameBack: boolean } | undefined> {
+  const [found] = await queries
+    .select({ row: runs, cameBack: runStates.cameBack })
+    .from(runs)
+    .innerJoin(runStates, and(eq(runStates.run, runs.id), eq(runStates.closed, true)))
+    .where(
+      and(
+        eq(runs.unit, unit),
+        gt(runs.startedAt, after),
+        before === undefined ? undefined : lt(runs.startedAt, before),
+      ),
+    )
+    .orderBy(desc(runs.startedAt), desc(runs.id))
+    .limit(1)
+  return found
+}
 
 /** Every run in the order of their ids, a page at a time. */
 export const runsPage = (queries: Queries, after: string | undefined, limit: number): Promise<RunRow[]> =>

@@ -1,4 +1,5 @@
 import {
+  exportQuerySchema,
   byQuerySchema,
   entriesSchema,
   instrumentBodySchema,
@@ -17,10 +18,12 @@ import express, { Router } from 'express'
 import { inSnapshot, type Database } from '../database/connect'
 import { belongsHere, sealIn } from '../http/comesIn'
 import { answers, idOf, parse } from '../http/handle'
+import { onDisk } from '../http/onDisk'
 import { notFound } from '../http/problem'
 import { bytesOf, follows, sendPieces } from '../http/streamed'
 import { cardRoutes } from './cards'
 import { doorRoutes, keyRoutes } from './door'
+import { photoRoutes } from './photos'
 import { rewindRoutes } from './rewinds'
 import type { Served } from './served'
 import { allPeople } from '../repositories/people'
@@ -30,13 +33,13 @@ import { keepInstrument, keepPerson, keepSettings, retireInstrument } from '../s
 import { working } from '../services/access'
 import { madeBy, provenBy, theirs } from '../services/door/seal'
 import { keepEntries } from '../services/keepEntries'
-import { exportShop } from '../services/exportShop'
+import { exportShop, exportShopLines } from '../services/exportShop'
 import { moveTo, queue, startRun, takeIn, viewRun } from '../services/queue'
 import { runsOfUnit } from '../services/unitRuns'
 import { readingsCsv } from '../services/readingsCsv'
 
 /** The API under /api/v1. What is mounted here stands in the contract's list of routes. */
-export function apiRoutes({ database, heavy, version, house }: Served): Router {
+export function apiRoutes({ database, heavy, version, house, backups }: Served): Router {
   const router = Router()
   const document = openApiDocument(version)
   const json = express.json({ limit: '512kb' })
@@ -48,7 +51,7 @@ export function apiRoutes({ database, heavy, version, house }: Served): Router {
 
   router.use('/door', doorRoutes({ database, house }))
   router.use(belongsHere)
-  router.use('/shop', keyRoutes({ database }))
+  router.use('/shop', keyRoutes({ database, backups }))
 
   router.get(
     '/shop',
@@ -56,10 +59,12 @@ export function apiRoutes({ database, heavy, version, house }: Served): Router {
   )
   router.get(
     '/shop/export',
-    answers(async (_request, response) => {
+    answers(async (request, response) => {
       working('technician')
-      response.type('application/json')
-      await inSnapshot(database, (queries) => sendPieces(response, exportShop(queries)))
+      const { form } = parse(exportQuerySchema, request.query)
+      response.type(form === 'lines' ? 'application/x-ndjson' : 'application/json')
+      const pieces = form === 'lines' ? exportShopLines : exportShop
+      await inSnapshot(database, (queries) => sendPieces(response, pieces(queries)))
     }),
   )
   router.post(
@@ -67,6 +72,8 @@ export function apiRoutes({ database, heavy, version, house }: Served): Router {
     wholeShop,
     follows((request, followed) => {
       const by = working('technician')
+      if (request.is('application/x-ndjson') !== false)
+        return onDisk(request, (file) => heavy.run('import-shop-lines', { file, by }, followed))
       return heavy.run('import-shop', { bytes: bytesOf(request), by }, followed)
     }),
   )
@@ -143,6 +150,7 @@ export function apiRoutes({ database, heavy, version, house }: Served): Router {
   )
 
   router.use(rewindRoutes({ database }))
+  router.use(photoRoutes({ database }))
   router.use('/cards', cardRoutes({ database, heavy }))
 
   router.post(

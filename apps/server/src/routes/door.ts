@@ -6,6 +6,7 @@ import {
   secretsSchema,
   takeSeatSchema,
   type Audit,
+  type Backups,
 } from '@sure-spool/contract'
 import express, { Router } from 'express'
 import { here } from '../here'
@@ -14,6 +15,7 @@ import { decodeCursor, encodeCursor } from '../http/cursor'
 import { answers, idOf, parse } from '../http/handle'
 import { auditPage } from '../repositories/audit'
 import { needs } from '../services/access'
+import { backupsIn } from '../services/backups'
 import { atTheDoor, firstRun, joinBench, signInAway, type Joined } from '../services/door/comingIn'
 import { benchList, changeSecrets, newJoinCode, takeBenchOff } from '../services/door/keys'
 import { theirs } from '../services/door/seal'
@@ -92,7 +94,7 @@ export function doorRoutes({ database, house }: Pick<Served, 'database' | 'house
 }
 
 /** What the owner sees and does about who comes in; and everybody about their own PIN. */
-export function keyRoutes({ database }: Pick<Served, 'database'>): Router {
+export function keyRoutes({ database, backups }: Pick<Served, 'database' | 'backups'>): Router {
   const router = Router()
   const owner = (): string => {
     const { person, access } = seated(here())
@@ -137,6 +139,13 @@ export function keyRoutes({ database }: Pick<Served, 'database'>): Router {
       const page = lines.slice(0, limit)
       const last = page.at(-1)
       return { lines: page, ...(lines.length > limit && last ? { next: encodeCursor({ id: last.id }) } : {}) }
+    }),
+  )
+  router.get(
+    '/backups',
+    answers((): Promise<Backups> => {
+      if (!here()?.open) owner()
+      return backupsIn(backups)
     }),
   )
   return router

@@ -1,11 +1,12 @@
-import { newRewindSchema, rewindEntriesSchema } from '@sure-spool/contract'
-import type { RewindEntry } from '@sure-spool/core'
+import { newRewindSchema, rewindEntriesSchema, rewindFileSchema } from '@sure-spool/contract'
+import type { Rewind, RewindEntry } from '@sure-spool/core'
 import express, { Router } from 'express'
 import type { Served } from './served'
 import { sealIn } from '../http/comesIn'
 import { answers, idOf, parse } from '../http/handle'
-import { listRewinds } from '../repositories/rewinds'
-import { madeBy, sealsOf } from '../services/door/seal'
+import { madeBy, sealsOf, theirs } from '../services/door/seal'
+import { takeRewindFile } from '../services/importRewinds'
+import { listedRewinds } from '../services/listedRewinds'
 import { keepRewindEntries, startRewind, viewRewind } from '../services/keepRewinds'
 
 /** Rewinds: begun, looked at, gone on with; listed by unit and by model. */
@@ -42,13 +43,21 @@ export function rewindRoutes({ database }: Pick<Served, 'database'>): Router {
       )
     }),
   )
+  router.put(
+    '/rewinds/:id',
+    express.json({ limit: '16mb' }),
+    answers(async (request) => {
+      const { rewind, photos, by } = await theirs(database, parse(rewindFileSchema, request.body))
+      return takeRewindFile(database, idOf(request.params['id']), { rewind: rewind as Rewind, photos, by })
+    }),
+  )
   router.get(
     '/units/:id/rewinds',
-    answers(async (request) => ({ rewinds: await listRewinds(database, { unit: idOf(request.params['id']) }) })),
+    answers(async (request) => ({ rewinds: await listedRewinds(database, { unit: idOf(request.params['id']) }) })),
   )
   router.get(
     '/cards/:id/rewinds',
-    answers(async (request) => ({ rewinds: await listRewinds(database, { card: idOf(request.params['id']) }) })),
+    answers(async (request) => ({ rewinds: await listedRewinds(database, { card: idOf(request.params['id']) }) })),
   )
   return router
 }

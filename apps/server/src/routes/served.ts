@@ -8,4 +8,6 @@ export interface Served {
   heavy: HeavyWork
   version: string
   house: House
+  /** the folder in which backups are kept, if any are */
+  backups?: string | undefined
 }

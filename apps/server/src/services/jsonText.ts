@@ -9,14 +9,11 @@ export async function* inPages<Row>(page: (after: Row | undefined) => Promise<Ro
 }
 
 /** The JSON text of a list, a row at a time. */
-export async function* jsonList<Row>(
-  rows: AsyncIterable<Row>,
-  asJson: (row: Row) => unknown = (row) => row,
-): AsyncGenerator<string> {
+export async function* jsonList(rows: AsyncIterable<unknown>): AsyncGenerator<string> {
   let first = true
   yield '['
   for await (const row of rows) {
-    yield `${first ? '' : ','}${JSON.stringify(await asJson(row))}`
+    yield `${first ? '' : ','}${JSON.stringify(row)}`
     first = false
   }
   yield ']'

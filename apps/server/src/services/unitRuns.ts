@@ -17,7 +17,7 @@ import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound } from '../http/problem'
 import { publishedRevision } from '../repositories/cards'
 import { keepRevision, readRevision, revisionsOf, type Written } from '../repositories/revisions'
-import { asRewind, entriesOfRewind, listRewinds, readRewindRow } from '../repositories/rewinds'
+import { asRewind, entriesOfRewind, listRewinds } from '../repositories/rewinds'
 import { hashOf } from '../canonical'
 import { findingsOf } from '../repositories/findings'
 import { lastRunRow, readRun, runRowsOfUnit } from '../repositories/runs'
@@ -123,9 +123,10 @@ export async function limitsSince(
   past: PastRun,
 ): Promise<UnitLimit[] | null> {
   const [latest] = await listRewinds(queries, { unit })
-  const row = latest && latest.startedAt >= past.state.run.startedAt && (await readRewindRow(queries, latest.id))
-  const body = row && (await readRevision(queries, card, revision))
-  if (!row || !body) return null
+  if (!latest || latest.rewinds.startedAt < past.state.run.startedAt) return null
+  const { rewinds: row } = latest
+  const body = await readRevision(queries, card, revision)
+  if (!body) return null
   const limits = limitsOfPlan(rewindState(asRewind(row, await entriesOfRewind(queries, row.id))), body)
   return limits.length > 0 ? limits : null
 }

@@ -1,4 +1,4 @@
-import type { Written, WrittenCard } from '@sure-spool/contract'
+import { datesAhead, type Written, type WrittenCard } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import { hashOf } from '../canonical'
 import { inTransaction, type Database } from '../database/connect'
@@ -12,7 +12,7 @@ const conflict = (detail: string) => new ProblemError(409, 'conflict', `Nothing 
 
 /**
  * Keeps a draft, or a sketch, under its number. A draft may be written again while `replaces` is the hash it stands on.
- * @throws ProblemError 409 where it is published, where somebody else wrote in the meantime, or where another draft stands
+ * @throws ProblemError 422 for a day that is yet to come; 409 where it is published, where somebody else wrote in the meantime, or where another draft stands
  */
 export async function writeCard(database: Database, id: string, revision: number, body: WrittenCard): Promise<Written> {
   const card = body.card as Card
@@ -20,6 +20,9 @@ export async function writeCard(database: Database, id: string, revision: number
     throw new ProblemError(422, 'refused', 'Nothing was kept: the card is not the one its address names.')
   if (card.state === 'published')
     throw new ProblemError(422, 'refused', 'Nothing was kept: a card is written as a draft and then published.')
+  const ahead = datesAhead(card, new Date()).map((one) => ({ ...one, path: `card.${one.path}` }))
+  const [first] = ahead
+  if (first) throw new ProblemError(422, 'refused', `Nothing was kept: ${first.path} ${first.detail}.`, ahead)
   const hash = hashOf(card)
   return inTransaction(database, async (queries) => {
     // a sketch is what a part without a card is measured on: whoever works makes one

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Queue } from '@sure-spool/contract'
 import type { Run } from '@sure-spool/core'
 import Column from 'primevue/column'
 import Message from 'primevue/message'
@@ -11,8 +12,11 @@ import { capOf } from '../keys/statement'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import '../look/controls/signs'
 import { saveFile } from '../screen/saveFile'
+import { ask } from '../store/api'
+import { asFiled } from '../store/asideItems'
 import { readRunCopy } from '../store/browserDatabase'
 import { useOutbox } from '../store/outbox'
+import { useShop } from '../store/shop'
 import RuledTable from '../tables/RuledTable.vue'
 import { asideKeys } from './asideKeys'
 import { asideWords } from './asideWords'
@@ -20,9 +24,10 @@ import { itemsIn } from './itemsIn'
 
 /** What the server would not take, each with its reason and the ways out: nothing of it is lost, and the rest has gone on. */
 const outbox = useOutbox()
+const shop = useShop()
 const router = useRouter()
 const chosen = ref(0)
-const asking = ref(false)
+const asking = ref<'why' | 'part'>()
 const told = ref('')
 const problem = ref('')
 const file = ref<InstanceType<typeof FileField>>()
@@ -64,14 +69,34 @@ async function again(): Promise<void> {
 }
 
 async function throwAway(reason: string): Promise<void> {
-  asking.value = false
+  asking.value = undefined
   const row = one.value
   if (!row) return
   await outbox.throwAway(row.id, reason)
   told.value = 'Thrown away. What it was, and why, stays in this browser.'
 }
 
-const save = () => saveFile('set-aside.json', 'application/json', JSON.stringify(outbox.aside, null, 2))
+/** A run whose part the server does not know, or that was made on the wrong one, goes up as that of the part with this tag. */
+async function give(tag: string): Promise<void> {
+  asking.value = undefined
+  problem.value = told.value = ''
+  const row = one.value
+  const by = shop.person?.id
+  if (!row || by === undefined) return
+  try {
+    const { units } = await ask<Queue>(`/units?tag=${encodeURIComponent(tag.trim())}`)
+    const [unit] = units
+    problem.value = unit
+      ? await outbox.attach(row.id, unit, by)
+      : `No part here is called ${tag.trim()}. Nothing was given away.`
+    if (unit && problem.value === '') told.value = `It is ${unit.tag}’s now.`
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}
+
+const save = async () =>
+  saveFile('set-aside.json', 'application/json', JSON.stringify(await asFiled(outbox.aside), null, 2))
 
 /** A file that was saved here, or on another bench of this shop. */
 async function takeIn(file: File): Promise<void> {
@@ -91,7 +116,8 @@ useScreenKeys(asideKeys, () => (asking.value ? 'asking' : rows.value.length > 0 
   again: () => void again(),
   save,
   saved: () => file.value?.choose(),
-  away: () => void (asking.value = true),
+  give: () => void (asking.value = 'part'),
+  away: () => void (asking.value = 'why'),
   leave: () => void router.push('/'),
 })
 </script>
@@ -122,14 +148,16 @@ useScreenKeys(asideKeys, () => (asking.value ? 'asking' : rows.value.length > 0 
     <p v-if="told" role="status">{{ told }}</p>
     <AskLine
       v-if="asking && one"
-      :question="`Throw away “${one.what}”: why?`"
-      @keep="throwAway"
-      @leave="asking = false"
+      :key="asking"
+      :question="asking === 'part' ? 'Which part is it of? Its tag' : `Throw away “${one.what}”: why?`"
+      @keep="asking === 'part' ? give($event) : throwAway($event)"
+      @leave="asking = undefined"
     />
     <p class="ways">
       <template v-if="rows.length > 0 && !asking">
         <ScreenKey main act="again" />
         <ScreenKey act="save" />
+        <ScreenKey act="give" />
         <ScreenKey act="away" />
       </template>
       <FileField

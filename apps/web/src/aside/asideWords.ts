@@ -13,6 +13,8 @@ export function asideWords(item: Outgoing, card?: Card): { what: string; of: str
       return { what: 'Part taken in', of: `${item.body.tag}, ${when(item.body.takenInAt)}` }
     case 'run':
       return { what: 'Run begun', of: when(item.body.startedAt) }
+    case 'photo':
+      return { what: 'Photo', of: when(item.body.at) }
     case 'rewind':
       return { what: 'Rewind begun', of: when(item.body.startedAt) }
     case 'rewind-entry':

@@ -4,6 +4,8 @@ import {
   newRewindSchema,
   newRunSchema,
   newUnitSchema,
+  photoHeadSchema,
+  photoSchema,
   rewindEntrySchema,
   sealSchema,
 } from '@sure-spool/contract'
@@ -24,6 +26,13 @@ const itemsSchema = z.array(
     z.object({ ...made, id: z.string(), kind: z.literal('unit'), body: newUnitSchema }),
     z.object({ ...made, id: z.string(), kind: z.literal('run'), body: newRunSchema }),
     z.object({ ...made, id: z.string(), kind: z.literal('entry'), run: z.string(), body: entrySchema }),
+    z.object({
+      ...made,
+      id: z.string(),
+      kind: z.literal('photo'),
+      body: photoHeadSchema,
+      picture: photoSchema.shape.data.optional(),
+    }),
     z.object({ ...made, id: z.string(), kind: z.literal('rewind'), body: newRewindSchema }),
     z.object({ ...made, id: z.string(), kind: z.literal('rewind-entry'), rewind: z.string(), body: rewindEntrySchema }),
   ]),

@@ -6,12 +6,13 @@ import { screenChanged, stepChanged } from '../keys/registry'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import { muted } from '../reading/verdictSound'
 import { useBench } from '../store/bench'
+import { usePhotos } from '../store/photos'
 import { useFigures } from '../words/figures'
 import { againWay } from '../words/instruction'
 import { leftOutWords } from '../words/steps'
 import { meterWords } from '../words/title'
 import { reasonsFor } from './answers'
-import AskLine from './AskLine.vue'
+import AskedLine from './AskedLine.vue'
 import { benchKeys, type BenchSituation } from './benchKeys'
 import DoingRow from './DoingRow.vue'
 import FindingPanel from './FindingPanel.vue'
@@ -61,12 +62,17 @@ const cardOfRun = useCardOfRun(tell)
 const toWinder = useToWinder(questions.ask, tell)
 const { holding, answers, canBeKept } = useHolding()
 const plain = usePlainStep()
+const photos = usePhotos()
 useAwake()
 const tray = useBenchTray(told)
 
 watch(
   () => props.run,
-  (id) => void bench.open(id),
+  (id) => {
+    // what was photographed of another part is not said of this one
+    photos.leave()
+    void bench.open(id)
+  },
   { immediate: true },
 )
 useIntervalFn(() => void bench.open(props.run), 60_000)
@@ -131,6 +137,7 @@ useScreenKeys(
     keepSo,
     seen: (key) => plain.see(nth('seen', key)),
     fault: plain.fault,
+    photo: () => photos.wanted++,
     keepLook: plain.keepLook,
     isolate: (key) => isolation.isolate(nth('isolate', key)),
     say: (key) => plain.say(nth('say', key)),
@@ -215,15 +222,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
           <p v-if="leftOut && !question" role="status" class="left-out">{{ leftOut }}</p>
           <p v-if="told" role="status" class="muted">{{ told }}</p>
         </div>
-        <AskLine
-          v-if="question"
-          :key="question.question"
-          :question="question.question"
-          :offers="question.offers"
-          :need="!question.free"
-          @keep="questions.answered"
-          @leave="questions.leave"
-        />
+        <AskedLine v-if="question" :question="question" @keep="questions.answered" @leave="questions.leave" />
         <GroundsPanel v-else-if="grounds && shownEvaluation" :evaluation="shownEvaluation" />
         <RemarkPanel
           v-else-if="holding && answers && !line"
@@ -236,14 +235,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
       <MeaningColumn />
       <TapeRow />
     </template>
-    <AskLine
-      v-if="atFinding && question"
-      :question="question.question"
-      :offers="question.offers"
-      :need="!question.free"
-      @keep="questions.answered"
-      @leave="questions.leave"
-    />
+    <AskedLine v-if="atFinding && question" :question="question" @keep="questions.answered" @leave="questions.leave" />
   </main>
   <main v-else class="empty">
     <h1>{{ bench.missing ? 'This run cannot be shown.' : 'Opening the run …' }}</h1>

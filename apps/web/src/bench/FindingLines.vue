@@ -5,6 +5,8 @@ import ReadingRuler from '../drawings/ReadingRuler.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { takenParts, useFigures } from '../words/figures'
 import { lookWords } from '../words/kinds'
+import PhotoStrip from '../photos/PhotoStrip.vue'
+import { lookSaid, runPhotos } from '../words/looks'
 import { lineGroups, onRuler, type FoundLine } from '../words/lines'
 import { reasonLine } from '../words/reasons'
 
@@ -26,6 +28,7 @@ const retakenBecause = (entry: string) => {
 /** how it was taken, and what it did, behind its name */
 const saidBeside = ({ under, evaluation }: FoundLine) =>
   [under, takenParts(evaluation, figures).moves ?? ''].map((one) => (one === '' ? '' : `, ${one}`)).join('')
+const photos = computed(() => runPhotos(props.state))
 /** what was seen last at each place: an earlier look there is superseded */
 const looks = computed(() => [
   ...new Map(entriesThatStand(props.state.tape, 'look').map((look) => [look.place, look])).values(),
@@ -38,9 +41,10 @@ const looks = computed(() => [
       <span class="group strong">Look</span
       ><VerdictMark :mark="look.what.includes('sound') ? 'done' : 'flagged'" /><span
         ><strong>{{ look.what.map((what) => lookWords[what]).join(', ') }}</strong
-        ><small>{{ look.words || look.place }}</small></span
+        ><small>{{ lookSaid(look) }}</small></span
       >
     </p>
+    <PhotoStrip class="photos" :photos="photos" />
     <template v-for="group in groups" :key="group.name">
       <div v-for="(line, i) in group.lines" :key="line.key" class="row">
         <span class="group strong">{{ i === 0 ? group.name : '' }}</span>
@@ -101,6 +105,9 @@ const looks = computed(() => [
 </template>
 
 <style scoped>
+.photos {
+  padding: 10px 20px;
+}
 .lines {
   overflow: auto;
   border-right: 1px solid var(--hairline);

@@ -9,6 +9,7 @@ import { remarkWords } from '../words/remarks'
 import { workPlace } from '../words/works'
 import FaradsPanel from './FaradsPanel.vue'
 import ItemPiles from './ItemPiles.vue'
+import ThreePinsPicture from '../drawings/ThreePinsPicture.vue'
 import RolesPanel from './RolesPanel.vue'
 import SettlingPanel from './SettlingPanel.vue'
 import TodayPanel from './TodayPanel.vue'
@@ -48,6 +49,7 @@ const today = useToday(
     <TodayPanel v-if="today" :then="state" :today="today" />
     <ItemPiles :state="state" />
     <FaradsPanel :state="state" />
+    <ThreePinsPicture :state="state" />
     <RolesPanel :roles="state.roles" :card="state.run.card" />
     <section v-if="remarks.length > 0 || off.length > 0">
       <h2 class="label">Before it is closed</h2>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Seal } from '@sure-spool/contract'
-import { entriesThatStand, hasAsked, type Entry } from '@sure-spool/core'
+import { entriesThatStand, type Entry } from '@sure-spool/core'
 import { computed, ref } from 'vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
@@ -9,6 +9,7 @@ import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { decisionWords } from '../words/kinds'
 import { findingTitle, wouldSettle } from '../words/finding'
+import { learned } from '../words/learned'
 import { remarkWords } from '../words/remarks'
 import { foundLines } from '../words/lines'
 import AskLine from './AskLine.vue'
@@ -34,6 +35,7 @@ const lines = computed(() =>
 )
 const choices = computed(() => choicesFor(state.value, shop.settings.rewindHabit))
 const settling = computed(() => wouldSettle(state.value, figures))
+const lesson = computed(() => bench.writtenCard && learned(bench.writtenCard, state.value))
 const chosen = ref<Choice | null>(null)
 const reason = ref('')
 const count = (verdict: string) =>
@@ -126,7 +128,7 @@ defineExpose({ choose, settle })
         </p>
         <p class="tallies">
           <ScreenKey v-if="state.run.card.state === 'sketch'" act="card" />
-          <ScreenKey v-else-if="hasAsked(state)" act="card" label="put what was asked on the card" />
+          <ScreenKey v-else-if="lesson" act="card" :label="lesson" />
           <template v-if="!state.closed"><ScreenKey quiet act="look" /><ScreenKey quiet act="work" /></template>
           <ScreenKey act="sheet" />
         </p>

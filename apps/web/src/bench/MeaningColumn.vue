@@ -11,6 +11,7 @@ import { remarkWords } from '../words/remarks'
 import FaradsPanel from './FaradsPanel.vue'
 import ItemPiles from './ItemPiles.vue'
 import PairsPicture from '../drawings/PairsPicture.vue'
+import ThreePinsPicture from '../drawings/ThreePinsPicture.vue'
 import RolesPanel from './RolesPanel.vue'
 
 /** What it means: checks between readings, remarks that do not hold, what the complaint points at, cautions. */
@@ -104,6 +105,7 @@ const cautions = computed(() => (card.value?.care.cautions ?? []).filter((one) =
 <template>
   <aside class="meaning" aria-label="What it means" tabindex="0">
     <PairsPicture v-if="bench.state" :state="bench.state" :here="here" />
+    <ThreePinsPicture v-if="bench.state" :state="bench.state" :here="here" />
     <RolesPanel v-if="bench.state" :roles="bench.state.roles" :card="bench.state.run.card" />
     <ItemPiles v-if="bench.state" :state="bench.state" />
     <FaradsPanel v-if="bench.state" :state="bench.state" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Mark } from '@sure-spool/contract'
 import { sideOf, stillOff, type StepState } from '@sure-spool/core'
+import { useResizeObserver } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
 import { useAfterPaint } from '../screen/useAfterPaint'
@@ -39,6 +40,7 @@ function showHere(): void {
 }
 watch(() => bench.stepId, showHere, { flush: 'post' })
 onMounted(showHere)
+useResizeObserver(path, showHere)
 /** what was taken off, the last first: so it goes back */
 const off = computed(() =>
   stillOff(bench.state?.tape.works ?? []).flatMap(({ place }) => (bench.run ? workPlace(bench.run.card, place) : [])),

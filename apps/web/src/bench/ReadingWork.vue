@@ -138,7 +138,12 @@ const spoken = computed(() => {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  gap: 16px;
+  flex-wrap: wrap;
+  gap: 0 16px;
+}
+/* beside the keys where there is room for words, above them where there is none */
+.how .instruction {
+  flex: 1 1 17ch;
 }
 .instruction {
   font-size: 18px;

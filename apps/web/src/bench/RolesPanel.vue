@@ -29,6 +29,7 @@ const told = computed(() => props.roles.map((one) => roleWords(one, props.card, 
 
 <style scoped>
 .roles {
+  container-type: inline-size;
   display: grid;
   gap: 4px;
   border-bottom: 1px solid var(--hairline);
@@ -43,6 +44,13 @@ dl > div {
   display: grid;
   grid-template-columns: minmax(0, 150px) minmax(0, 1fr);
   gap: 10px;
+}
+/* in a narrow column what it is stands under its name */
+@container (max-width: 250px) {
+  dl > div {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
+  }
 }
 dt {
   font-weight: 600;

@@ -143,6 +143,9 @@ const plain = computed<Partial<Record<Step['kind'], string>>>(() => ({
   .title:not(.longest) {
     font-size: 34px;
   }
+  .title.long:not(.longest) {
+    font-size: 28px;
+  }
 }
 @media (max-width: 900px) {
   .title:not(.long, .longest) {

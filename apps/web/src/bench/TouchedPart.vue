@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { plugsOf } from '@sure-spool/core'
+import { plugsOf, readingSet } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
 import PlugFace from '../drawings/PlugFace.vue'
@@ -14,7 +14,14 @@ const bench = useBench()
 const point = computed(() => (bench.current?.step.kind === 'reading' ? bench.current.step.point : undefined))
 const pair = computed(() => point.value?.pair)
 /** one of several that are looked at together: bars, leads, places on a curve */
-const inSet = computed(() => point.value?.index !== undefined || point.value?.x !== undefined)
+const inSet = computed(() => point.value?.index !== undefined || point.value?.x !== undefined || isHeard.value)
+/** a response is drawn once it has begun; before that the plug says where to touch */
+const isHeard = computed(
+  () =>
+    bench.check?.kind === 'response' &&
+    bench.state !== undefined &&
+    readingSet(bench.state, bench.check).points.length > 0,
+)
 const isRing = computed(() => inSet.value && bench.check !== undefined && 'ring' in bench.check.at)
 const plugs = computed(() => {
   if (!bench.run) return []
@@ -45,6 +52,12 @@ function touch(terminal: string): void {
   picked.value = first === undefined ? terminal : undefined
   if (first !== undefined && first !== terminal) bench.goToPoints([first, terminal])
 }
+/** the frame is in no cavity, and is touched beside the plug */
+const frame = computed(() => bench.run?.card.terminals.find(({ id }) => id === 'frame'))
+function readWinding(id: string): void {
+  const winding = bench.run?.card.windings.find((one) => one.id === id)
+  if (winding) bench.goToPoints([winding.from, winding.to])
+}
 defineExpose({ flip, turn })
 </script>
 
@@ -68,9 +81,15 @@ defineExpose({ flip, turn })
         :flipped="hold.flipped"
         :turns="hold.turns"
         @touch="touch"
+        @winding="readWinding"
       />
       <p class="seen">
-        <span>{{ picked === undefined ? seen : 'and the other point' }}</span><ScreenKey quiet act="flip" />
+        <span>{{ picked === undefined ? seen : 'and the other point' }}</span>
+        <span class="beside"
+          ><button v-if="frame" class="plain frame" :class="{ second: picked !== undefined }" @click="touch(frame.id)">
+            {{ frame.label }}</button
+          ><ScreenKey quiet act="flip"
+        /></span>
       </p>
     </template>
   </div>
@@ -92,6 +111,28 @@ defineExpose({ flip, turn })
 .plug :deep(svg) {
   height: 100%;
   max-height: 214px;
+}
+.beside {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  flex: none;
+}
+.frame {
+  min-height: 44px;
+  min-width: 44px;
+  padding: 0 8px;
+  max-width: 130px;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+  text-decoration: underline;
+}
+/* where there is little room it comes with the other point */
+@media (max-width: 1100px) {
+  .frame:not(.second) {
+    display: none;
+  }
 }
 .seen {
   display: flex;

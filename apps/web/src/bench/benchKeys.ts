@@ -31,6 +31,7 @@ export const benchKeys = stateKeys(
     keepSo: { keys: ['c'], label: 'keep, say why', when: ['held', 'prefix'] },
     seen: { keys: [...'1234567890'], label: 'what is seen', cap: '1–0', when: ['look'] },
     fault: { keys: ['!'], label: 'a fault by itself', when: ['look'] },
+    photo: { keys: ['f'], label: 'photo', when: ['look'] },
     keepLook: { keys: ['Enter'], label: 'keep what was seen', when: ['look'] },
     isolate: { keys: [...'abcd'], label: 'how it is isolated', cap: 'a–d', when: ['isolate'] },
     say: { keys: [...'abcdefgh'], label: 'what it does', cap: 'a–h', when: ['answer'] },

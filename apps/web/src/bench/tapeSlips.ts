@@ -1,8 +1,9 @@
 import { isTold, quantityOf, sideOf, type Comparison, type Entry } from '@sure-spool/core'
 import type { useBench } from '../store/bench'
 import { takenParts, type Figures } from '../words/figures'
+import { lookSaid } from '../words/looks'
 import { decisionWords, goneWords, isolationWords, lookWords, outcomeWords, placeWords } from '../words/kinds'
-import { takenAt } from '../words/points'
+import { takenAt, wiresNamed } from '../words/points'
 import { takenUnder } from '../words/takenUnder'
 import { clock } from '../words/times'
 import { workDone } from '../words/works'
@@ -91,7 +92,7 @@ export function slipOf(entry: Entry, bench: ReturnType<typeof useBench>, figures
         ...base,
         head: entry.what.map((what) => lookWords[what]).join(', '),
         mark: entry.what.every((what) => what === 'sound') ? 'done' : 'flagged',
-        foot: `${clock(entry.at)} ${entry.words ?? ''}`,
+        foot: `${clock(entry.at)} ${lookSaid(entry)}${entry.photo === undefined ? '' : ', photo'}`,
       }
     case 'ask': {
       const [limit] = isTold(entry.check) ? entry.check.limits : []
@@ -104,6 +105,14 @@ export function slipOf(entry: Entry, bench: ReturnType<typeof useBench>, figures
     }
     case 'point':
       return { ...base, head: `new point: ${entry.terminal.label}`, foot: `${clock(entry.at)} ${how}` }
+    case 'wires':
+      return {
+        ...base,
+        head: 'wires named',
+        figure: '',
+        foot: `${clock(entry.at)} ${run ? wiresNamed(run.card, entry.map) : how}`,
+        mark: 'done',
+      }
     case 'compare':
       return {
         ...base,

@@ -1,22 +1,22 @@
-import { hasAsked } from '@sure-spool/core'
 import { useRouter } from 'vue-router'
 import { useBench } from '../store/bench'
 import { draftRevision } from '../store/cardCopies'
 import { newId } from '../store/newId'
+import { learned } from '../words/learned'
 
 /** What was learned on the bench, put on a card. */
 export function useCardOfRun(tell: (words: string) => void) {
   const bench = useBench()
   const router = useRouter()
 
-  /** A part that was measured first becomes a card in one step; what was asked beside a card goes into its next revision. */
+  /** A part that was measured first becomes a card in one step; what was asked beside a card, or names its blades, goes into its next revision. */
   async function makeCard(): Promise<void> {
-    const { run, state } = bench
-    if (!run || !state) return
+    const { run, state, writtenCard } = bench
+    if (!run || !state || !writtenCard) return
     const write = (id: string, revision: number, query: Record<string, string>) =>
       void router.push({ name: 'write', params: { id, revision: String(revision) }, query })
     if (run.card.state === 'sketch') return write(newId(), 1, { run: run.id })
-    if (!hasAsked(state)) return
+    if (!learned(writtenCard, state)) return
     const draft = await draftRevision(run.card.id)
     if (draft === undefined) tell('The server is away: a card is revised when it is there again.')
     else write(run.card.id, draft, { asked: run.id })

@@ -32,7 +32,9 @@ export function useIsolation(ask: ReturnType<typeof useQuestions>['ask'], tell: 
         },
       )
     } else if (state === 'in-circuit') {
-      ask('What stands in parallel? Its ohms, as 330k; leave it empty where nobody knows.', [], parallel, true)
+      ask('What stands in parallel? Its ohms, as 330k; leave it empty where nobody knows.', [], parallel, {
+        free: true,
+      })
     } else keep(state)
   }
 

@@ -2,6 +2,7 @@ import { lookIds, type LookId } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { asTheStepIsDone } from '../reading/typedEntries'
 import { useBench } from '../store/bench'
+import { usePhotos } from '../store/photos'
 import { useShop } from '../store/shop'
 
 const mostLooks = 10
@@ -17,12 +18,16 @@ export function usePlainStep() {
   const words = ref('')
   /** what is seen is a fault by itself, and no mere evidence */
   const isFault = ref(false)
+  /** tapped on the drawing: another place than the step's */
+  const place = ref<string>()
+  const photos = usePhotos()
   watch(
     () => bench.stepId,
     () => {
       seen.value = []
       words.value = ''
       isFault.value = false
+      place.value = undefined
     },
   )
   const answers = computed(() => {
@@ -40,18 +45,21 @@ export function usePlainStep() {
 
   function keepLook(): void {
     if (step.value?.kind !== 'look') return
-    const { check, place } = step.value
+    const { check } = step.value
     const text = words.value.trim()
     bench.add({
       kind: 'look',
-      place,
+      place: place.value ?? step.value.place,
       what: seen.value.length > 0 ? [...seen.value] : ['sound'],
       ...(check === undefined ? {} : { check }),
       ...(text === '' ? {} : { words: text }),
+      ...photos.named(),
       ...(isFault.value && seen.value.length > 0 ? { fault: true as const } : {}),
     })
   }
 
+  /** A place tapped once more is the whole step's again. */
+  const at = (where: string) => void (place.value = place.value === where ? undefined : where)
   const fault = () => void (isFault.value = !isFault.value)
 
   function say(at: number): void {
@@ -80,7 +88,7 @@ export function usePlainStep() {
     if (step.value?.kind === 'supply') bench.supplyWhile = first ? 'on' : 'off'
   }
 
-  return { seen, words, isFault, answers, see, fault, write, keepLook, say, pick }
+  return { seen, words, isFault, place, answers, see, at, fault, write, keepLook, say, pick }
 }
 
 export type PlainStepActs = ReturnType<typeof usePlainStep>

@@ -1,4 +1,4 @@
-import { pointMade, typedConditions, typedPoints, type EntryBody } from '@sure-spool/core'
+import { looseWires, pointMade, typedConditions, typedPoints, typedWires, type EntryBody } from '@sure-spool/core'
 import { ref } from 'vue'
 import { useBench } from '../store/bench'
 import { newId } from '../store/newId'
@@ -6,12 +6,14 @@ import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { remarkWords } from '../words/remarks'
 
-interface Question {
+export interface Question {
   question: string
   offers: string[]
   answer: (words: string) => void
   /** it can be left empty */
   free?: true
+  /** a photo may go with the answer */
+  photo?: true
 }
 
 /** For so long an entry is undone without being asked why, milliseconds. */
@@ -25,8 +27,13 @@ export function useQuestions(tell: (words: string) => void) {
   const question = ref<Question | null>(null)
   const isReading = () => bench.current?.step.kind === 'reading'
 
-  function ask(words: string, offers: string[], answer: (words: string) => void, free?: true): void {
-    question.value = { question: words, offers, answer, ...(free ? { free } : {}) }
+  function ask(
+    words: string,
+    offers: string[],
+    answer: (words: string) => void,
+    may?: { free?: true; photo?: true },
+  ): void {
+    question.value = { question: words, offers, answer, ...may }
   }
 
   function answered(words: string): void {
@@ -59,14 +66,21 @@ export function useQuestions(tell: (words: string) => void) {
   /** Any two points of the part, in any quantity, also such as its card does not ask for. */
   function points(): void {
     const [a, b] = bench.run?.card.terminals ?? []
+    const [wire, other] = bench.run ? looseWires(bench.run.card) : []
     ask(
-      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}. A magnet: field, and where. What was told of two: ${a?.label} ${b?.label} told 11.6k.`,
+      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}. A magnet: field, and where. What was told of two: ${a?.label} ${b?.label} told 11.6k.${wire && other ? ` Which wire is which: ${other.label} = ${wire.aliases[0] ?? wire.label}, ${wire.label} = ${other.aliases[0] ?? other.label}.` : ''}`,
       [],
       goToPoints,
     )
   }
 
   function goToPoints(words: string): void {
+    const wires = bench.run && typedWires(words, bench.run.card)
+    if (wires) {
+      if ('problem' in wires) tell(`${wires.problem} Nothing was kept.`)
+      else bench.add({ kind: 'wires', map: wires.map })
+      return
+    }
     const typed = bench.run && typedPoints(words, bench.run.card)
     if (!typed) return
     if ('problem' in typed) tell(`${typed.problem} Nothing was asked.`)

@@ -1,5 +1,6 @@
 import { lookIds, stillOff, typedLook, typedWork, worksByCoil, type EntryBody } from '@sure-spool/core'
 import { useBench } from '../store/bench'
+import { usePhotos } from '../store/photos'
 import { lookWords, placeWords } from '../words/kinds'
 import { workPlace } from '../words/works'
 import type { useQuestions } from './useQuestions'
@@ -12,6 +13,7 @@ const mostOffered = 9
 /** What is done to the part between readings, where it is, and the order in which it is worked. */
 export function useWorkDone(ask: ReturnType<typeof useQuestions>['ask'], tell: (words: string) => void) {
   const bench = useBench()
+  const photos = usePhotos()
 
   /** The place in hand: the item, or the one winding that is read; else the part. */
   function here(): string {
@@ -62,9 +64,12 @@ export function useWorkDone(ask: ReturnType<typeof useQuestions>['ask'], tell: (
       offers.map((one) => lookWords[one]),
       (words) => {
         const typed = typedLook(words, place)
-        if ('problem' in typed) tell(`${typed.problem} Nothing was kept.`)
-        else bench.add(typed.look)
+        if ('look' in typed) bench.add({ ...typed.look, ...photos.named() })
+        // what a photo shows may be no finding at all
+        else if (photos.pending) bench.add({ kind: 'note', words, ...photos.named() })
+        else tell(`${typed.problem} Nothing was kept.`)
       },
+      { photo: true },
     )
   }
 

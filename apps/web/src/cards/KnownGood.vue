@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { CardRecord } from '@sure-spool/contract'
-import { limitsFromRecord, type Card, type Quantity } from '@sure-spool/core'
+import { limitsFromRecord, type Card, type Quantity, type RecordedFigure } from '@sure-spool/core'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { useFigures } from '../words/figures'
@@ -17,42 +17,44 @@ const router = useRouter()
 const figures = useFigures()
 
 /** One figure a unit, its last one; good is what no fault was found in and what never came back. */
-const good = computed(() => {
-  const last = new Map(props.readings.filter((one) => !one.open).map((one) => [one.tag, one]))
+const good = (rewound: boolean): RecordedFigure[] => {
+  const own = props.readings.filter((one) => !one.open && (one.history === 'rewound') === rewound)
+  // they come newest first: the newest is set last
+  const last = new Map(own.toReversed().map((one) => [one.tag, one]))
   const back = new Set(props.readings.filter((one) => one.cameBack).map((one) => one.tag))
   return [...last.values()].map(({ tag, value, u, finding }) => ({
     value,
     u: u ?? 0,
     good: finding === 'no-fault-found' && !back.has(tag),
   }))
-})
+}
+/** what was rewound has its own spread: it says nothing of what left the works */
 const learned = computed(() => {
   const kind = props.card.checks.find(({ id }) => id === props.check)?.kind
-  return kind === 'resistance' || kind === 'inductance' ? limitsFromRecord(good.value) : null
+  if (kind !== 'resistance' && kind !== 'inductance') return []
+  return [
+    { of: 'made', words: 'known-good units here', limits: limitsFromRecord(good(false)) },
+    { of: 'rewound', words: 'proven rewinds here', limits: limitsFromRecord(good(true)) },
+  ].flatMap(({ limits, ...one }) => (limits ? [{ ...one, ...limits }] : []))
 })
-const take = () =>
+const take = ({ of, min, max, n }: (typeof learned.value)[number]) =>
   void router.push({
     name: 'write',
     params: { id: props.card.id, revision: String(props.draft) },
-    query: {
-      learn: props.check,
-      min: String(learned.value?.min),
-      max: String(learned.value?.max),
-      n: String(learned.value?.n),
-    },
+    query: { learn: props.check, min: String(min), max: String(max), n: String(n), of },
   })
 </script>
 
 <template>
-  <p v-if="learned" class="learned">
+  <p v-for="one in learned" :key="one.of" class="learned">
     <span
-      ><strong class="n">{{ learned.n }}</strong> known-good units here read
-      <strong class="n">{{ figures.bound(learned.mean, quantity) }}</strong> on average; mean ±
-      <span class="n">{{ figures.plain(learned.k, 3) }}</span> s would be
-      <strong class="n">{{ figures.bound(Number(learned.min.toPrecision(4)), quantity) }}</strong> –
-      <strong class="n">{{ figures.bound(Number(learned.max.toPrecision(4)), quantity) }}</strong></span
+      ><strong class="n">{{ one.n }}</strong> {{ one.words }} read
+      <strong class="n">{{ figures.bound(one.mean, quantity) }}</strong> on average; mean ±
+      <span class="n">{{ figures.plain(one.k, 3) }}</span> s would be
+      <strong class="n">{{ figures.bound(Number(one.min.toPrecision(4)), quantity) }}</strong> –
+      <strong class="n">{{ figures.bound(Number(one.max.toPrecision(4)), quantity) }}</strong></span
     >
-    <button class="plain" @click="take">take it into a draft</button>
+    <button class="plain" @click="take(one)">take it into a draft</button>
   </p>
 </template>
 

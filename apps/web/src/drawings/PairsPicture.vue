@@ -10,13 +10,20 @@ const props = defineProps<{ state: RunState; here?: [string, string] }>()
 const figures = useFigures()
 const cells = computed(() => pairCells(props.state, props.here, figures))
 const points = computed(() => [...new Set(cells.value.flatMap(({ a, b }) => [a, b]))])
-const size = { width: 52, height: 34 }
+const signWidth = 52
+const letterWidth = 11
+const longestName = 8
+const name = (id: string) => terminalLabel(props.state.run.card, id).slice(0, longestName)
+/** a cell as wide as the names, which stand in cells of their own */
+const size = computed(() => ({
+  width: Math.max(signWidth, ...points.value.map((id) => name(id).length * letterWidth + 6)),
+  height: 34,
+}))
 const place = ({ a, b }: PairCell) => ({
-  x: points.value.indexOf(a) * size.width,
-  y: points.value.indexOf(b) * size.height,
+  x: points.value.indexOf(a) * size.value.width,
+  y: points.value.indexOf(b) * size.value.height,
 })
-const name = (id: string) => terminalLabel(props.state.run.card, id)
-const box = computed(() => `0 0 ${points.value.length * size.width} ${points.value.length * size.height}`)
+const box = computed(() => `0 0 ${points.value.length * size.value.width} ${points.value.length * size.value.height}`)
 const words = computed(() => cells.value.map(({ said }) => said).join('; '))
 </script>
 
@@ -36,7 +43,7 @@ const words = computed(() => cells.value.map(({ said }) => said).join('; '))
       :y="i * size.height + 23"
       text-anchor="middle"
     >
-      {{ name(id).slice(0, 6) }}
+      {{ name(id) }}
     </text>
     <g
       v-for="one in cells"
@@ -46,11 +53,13 @@ const words = computed(() => cells.value.map(({ said }) => said).join('; '))
     >
       <title>{{ one.said }}</title>
       <rect class="cell" x="2" y="2" :width="size.width - 4" :height="size.height - 4" />
-      <path v-if="one.rest === 'joined'" class="path" d="M10 14h32" />
-      <path v-else-if="one.rest === 'none'" class="path" d="M10 14h10M32 14h10" />
-      <path v-else-if="one.rest === 'wound'" class="path" d="M8 14h6a4 4 0 0 1 8 0a4 4 0 0 1 8 0a4 4 0 0 1 8 0h6" />
-      <path v-if="one.driven === 'joined'" class="driven" d="M10 25h32" />
-      <path v-else-if="one.driven === 'none'" class="driven" d="M10 25h10M32 25h10" />
+      <g :transform="`translate(${(size.width - signWidth) / 2} 0)`">
+        <path v-if="one.rest === 'joined'" class="path" d="M10 14h32" />
+        <path v-else-if="one.rest === 'none'" class="path" d="M10 14h10M32 14h10" />
+        <path v-else-if="one.rest === 'wound'" class="path" d="M8 14h6a4 4 0 0 1 8 0a4 4 0 0 1 8 0a4 4 0 0 1 8 0h6" />
+        <path v-if="one.driven === 'joined'" class="driven" d="M10 25h32" />
+        <path v-else-if="one.driven === 'none'" class="driven" d="M10 25h10M32 25h10" />
+      </g>
     </g>
   </svg>
 </template>

@@ -21,7 +21,8 @@ const props = withDefaults(
     turns: 0,
   },
 )
-const emit = defineEmits<{ touch: [terminal: string] }>()
+const emit = defineEmits<{ touch: [terminal: string]; winding: [id: string] }>()
+const windingName = (id: string) => props.card.windings.find((one) => one.id === id)?.label ?? ''
 function touch(terminal: string | undefined): void {
   if (props.touchable && terminal !== undefined) emit('touch', terminal)
 }
@@ -55,7 +56,13 @@ const words = computed(() => {
         <path class="shell" :d="drawing.key.d" />
         <path v-if="drawing.key.kind === 'flat'" class="shell thick" :d="drawing.key.gap" />
       </template>
-      <path v-for="one in drawing.faint" :key="one.id" class="faint" :d="one.d" />
+      <g v-for="one in drawing.faint" :key="one.id">
+        <path class="faint" :d="one.d" />
+        <!-- a line is thinner than a thumb -->
+        <path v-if="touchable" class="reach touchable" :d="one.d" @click="emit('winding', one.id)">
+          <title>{{ windingName(one.id) }}</title>
+        </path>
+      </g>
       <g
         v-for="one in drawing.cells"
         :key="one.id"
@@ -200,6 +207,12 @@ ellipse.shell {
   stroke: var(--muted);
   stroke-width: 1;
   stroke-dasharray: 3 3;
+}
+.reach {
+  fill: none;
+  stroke: transparent;
+  stroke-width: 16;
+  pointer-events: stroke;
 }
 .print text {
   font-size: 17px;

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { readingSet, type PreparedCheck } from '@sure-spool/core'
-import { area, symbol, symbolSquare, symbolTriangle } from 'd3'
+import { area, line, symbol, symbolSquare, symbolTriangle } from 'd3'
 import { computed } from 'vue'
 import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { placeQuantity } from '../words/points'
+import { responseWords } from '../words/response'
 import { setScale } from './setScale'
 
 /** Readings that belong together, each at its number or its place: what is alike, what lies on the curve, what stands apart. */
@@ -45,14 +46,40 @@ const marks = computed(() =>
     }
   }),
 )
+/** from place to place, or frequency to frequency, as it was swept; where nothing was read through it breaks */
+const swept = computed(() => {
+  if (set.value.curve.length === 0 && set.value.response === undefined) return ''
+  const { across, up, beyond } = scale.value
+  const drawn = line<{ at: number; value: number }>()
+    .defined(({ value }) => Number.isFinite(value) && beyond(value) === undefined)
+    .x(({ at }) => across(at))
+    .y(({ value }) => up(value))
+  return drawn(set.value.points.toSorted((a, b) => a.at - b.at)) ?? ''
+})
+/** where a response has fallen by 3 dB, and the level of that */
+const fallen = computed(() => {
+  const { response } = set.value
+  if (!response) return undefined
+  const { across, up } = scale.value
+  return {
+    level: up(response.level),
+    at: [response.below, response.above].flatMap((hertz) => (hertz === undefined ? [] : [across(hertz)])),
+  }
+})
 const isBeyond = computed(() => set.value.points.some(({ value }) => scale.value.beyond(value) !== undefined))
 const tickText = (at: number) =>
-  set.value.curve.length > 0 ? figures.bound(at, placeQuantity(props.check)) : String(at)
+  set.value.curve.length > 0 || set.value.response !== undefined
+    ? figures.bound(at, placeQuantity(props.check))
+    : String(at)
 const words = computed(
   () => `${props.check.label}: ${set.value.points.length} read${isBeyond.value ? ', some beyond the picture' : ''}`,
 )
 const note = computed(() =>
-  [set.value.perMetre ? 'by the metre' : '', isBeyond.value ? 'beyond at the edge' : '']
+  [
+    set.value.perMetre ? 'by the metre' : '',
+    set.value.response ? responseWords(set.value.response, figures, bench.quantity) : '',
+    isBeyond.value ? 'beyond at the edge' : '',
+  ]
     .filter((one) => one !== '')
     .join(', '),
 )
@@ -61,6 +88,11 @@ const note = computed(() =>
 <template>
   <svg class="set" :viewBox="`0 0 ${size.width} ${size.height}`" role="img" :aria-label="words">
     <path v-if="curved" class="area" :d="curved" />
+    <path v-if="swept" class="swept" :d="swept" />
+    <template v-if="fallen">
+      <line class="limit" :x1="ground.left" :x2="ground.right" :y1="fallen.level" :y2="fallen.level" />
+      <line v-for="x in fallen.at" :key="x" class="limit" :x1="x" :x2="x" :y1="fallen.level" :y2="ground.bottom" />
+    </template>
     <line
       v-for="limit in limits"
       :key="limit"

@@ -5,7 +5,7 @@ import KeyCap from '../keys/KeyCap.vue'
 import '../look/controls/signs'
 
 /** A file to be read here; nothing is sent by choosing it. */
-defineProps<{ label: string; accept: string; disabled?: boolean; cap?: string }>()
+defineProps<{ label: string; accept: string; disabled?: boolean; cap?: string; quiet?: boolean }>()
 const emit = defineEmits<{ chosen: [file: File] }>()
 const control = ref<{ choose: () => void; clear: () => void }>()
 function take({ files }: Pick<FileUploadUploaderEvent, 'files'>): void {
@@ -24,9 +24,12 @@ defineExpose({ choose: () => control.value?.choose() })
     custom-upload
     :accept="accept"
     :choose-label="label"
-    :choose-button-props="{ severity: 'secondary', variant: 'outlined' }"
+    :choose-button-props="{ severity: 'secondary', variant: quiet ? 'text' : 'outlined' }"
     :disabled="disabled"
-    :pt="{ input: { 'aria-label': label }, pcChooseButton: { root: { class: 'file-button' } } }"
+    :pt="{
+      input: { 'aria-label': label },
+      pcChooseButton: { root: { class: quiet ? 'file-button quiet' : 'file-button' } },
+    }"
     @uploader="take"
   >
     <template #chooseicon>
@@ -41,5 +44,13 @@ defineExpose({ choose: () => control.value?.choose() })
   gap: 10px;
   font: 600 16px/1.15 var(--text);
   background: var(--panel);
+}
+:deep(.file-button.quiet .p-button-label) {
+  font-weight: 400;
+}
+:deep(.file-button.quiet) {
+  background: none;
+  font-weight: 400;
+  padding-inline: 6px;
 }
 </style>

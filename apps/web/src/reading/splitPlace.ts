@@ -45,7 +45,9 @@ export function splitPlace(
   if (at < 0 || volts.test(behind) || /^~?\s*O\.?L\s*@/i.test(text)) return { figure: text, ...kept }
   const figure = text.slice(0, at).trim()
   const [first = '', ...rest] = behind.split(/,\s+|;/)
-  const xText = quantity === undefined ? '' : withUnit(first.trim(), quantity, units, decimalComma)
+  // a position is a share or a way, as its card says; its sign says no more
+  const bare = quantity === 'position' ? first.trim().replace(/\s*(?:%|mm|°)$/, '') : first.trim()
+  const xText = quantity === undefined ? '' : withUnit(bare, quantity, units, decimalComma)
   const place = quantity === undefined ? undefined : parseReading({ text: xText, quantity, decimalComma })
   const isPlace = place?.kind === 'value' && place.value !== undefined
   if (place && !isPlace && /^[\d.,-]/.test(first.trim())) return { problem: place.problem ?? 'number' }

@@ -142,6 +142,8 @@ export function useTyping(into: TypedInto) {
     if (before === undefined || !check || into.current()?.status === 'held') return false
     if (before.instrument !== into.meter()?.id) return true
     if (!reading) return false
+    // another place on a curve, or another frequency, is another reading; a lead's length is none
+    if (check.kind !== 'per-length' && before.x !== reading.x) return true
     const isBoth = (one: Reading) => one.method === 'volts-over-amps'
     const under = (one: Reading) => pointConditions(check, one.conditions)
     return isBoth(before) !== isBoth(reading) || under(before) !== under(reading)

@@ -37,6 +37,7 @@ watch(
 
 <style scoped>
 .newer {
+  display: block;
   flex: 0 1 auto;
   min-width: 0;
   max-width: 24ch;

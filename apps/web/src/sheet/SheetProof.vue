@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { plugsOf, type RunState } from '@sure-spool/core'
 import { computed } from 'vue'
+import ThreePinsPicture from '../drawings/ThreePinsPicture.vue'
 import RolesPanel from '../bench/RolesPanel.vue'
 import PlugFace from '../drawings/PlugFace.vue'
 import { heldWords, holdPlug } from '../drawings/plugLayout'
@@ -42,6 +43,7 @@ const figures = useFigures()
       <WindingLine :card="state.run.card" :values="windingFigures(state, figures)" />
     </section>
     <section class="prove">
+      <ThreePinsPicture :state="state" />
       <RolesPanel :roles="state.roles" :card="state.run.card" />
       <template v-if="state.finding.word !== 'fault-found'">
         <h2>What this does not prove</h2>

@@ -3,6 +3,8 @@ import type { RunState } from '@sure-spool/core'
 import { computed } from 'vue'
 import { useFigures } from '../words/figures'
 import { cautionFoot, isolationWords, lookWords } from '../words/kinds'
+import PhotoStrip from '../photos/PhotoStrip.vue'
+import { runPhotos } from '../words/looks'
 import { clock } from '../words/times'
 import ReadingsTable from './ReadingsTable.vue'
 import { alsoOnTape, remarkRows, standingOf } from './useSheet'
@@ -10,6 +12,7 @@ import { alsoOnTape, remarkRows, standingOf } from './useSheet'
 /** What was seen, every reading with its arithmetic, the remarks with their answers, and what else stands on the tape. */
 const props = defineProps<{ state: RunState }>()
 const figures = useFigures()
+const photos = computed(() => runPhotos(props.state))
 const looks = computed(() => standingOf(props.state, 'look'))
 const isolation = computed(() => standingOf(props.state, 'isolation').at(-1))
 const cautioned = computed(() => props.state.run.entries.filter((entry) => entry.kind === 'caution').length)
@@ -26,6 +29,7 @@ const also = computed(() => alsoOnTape(props.state.run))
         >, {{ look.words }}</template
       >
     </p>
+    <PhotoStrip :photos="photos" />
     <p v-if="isolation">
       {{ clock(isolation.at) }} {{ isolationWords[isolation.state] }}; {{ cautioned }} cautions acknowledged.
       {{ cautionFoot }}

@@ -18,9 +18,13 @@ const percent = computed(() => Math.round((100 * (progress.value?.done ?? 0)) / 
 let calledOff = new AbortController()
 
 async function takeIn(file: File): Promise<void> {
-  if (file.size > mostBytes) {
+  const lines = file.name.endsWith('.ndjson')
+  if (!lines && file.size > mostBytes) {
     const size = Math.round(file.size / 1e6)
-    emit('refused', `${file.name} has ${size} MB; at most ${mostBytes / 1e6} go at once. Nothing was taken in.`)
+    emit(
+      'refused',
+      `${file.name} has ${size} MB; at most ${mostBytes / 1e6} go at once. Nothing was taken in: give it out for a large shop, a record a line.`,
+    )
     return
   }
   calledOff = new AbortController()
@@ -28,7 +32,7 @@ async function takeIn(file: File): Promise<void> {
   try {
     const counts = await follow<Imported>(
       '/shop/import',
-      { method: 'POST', file: { bytes: file, type: 'application/json' } },
+      { method: 'POST', file: { bytes: file, type: lines ? 'application/x-ndjson' : 'application/json' } },
       { told: (done, of) => (progress.value = { done, of }), signal: calledOff.signal },
     )
     const said = Object.entries(counts).map(([what, count]) => `${count} ${what}`)
@@ -51,9 +55,10 @@ function refusal(error: unknown, name: string): string {
 <template>
   <div class="moving">
     <a class="link" href="/api/v1/shop/export" download="shop.json">everything of this shop as one file</a>
+    <a class="link" href="/api/v1/shop/export?form=lines" download="shop.ndjson">for a large shop, a record a line</a>
     <FileField
       label="take a shop’s file in"
-      accept=".json,application/json"
+      accept=".json,.ndjson,application/json,application/x-ndjson"
       :disabled="progress !== undefined"
       @chosen="takeIn"
     />

@@ -9,6 +9,7 @@ import '../look/controls/signs'
 import { useDoor } from '../store/door'
 import { useShop } from '../store/shop'
 import AuditList from './AuditList.vue'
+import BackupsTable from './BackupsTable.vue'
 import BenchesTable from './BenchesTable.vue'
 import HabitFields from './HabitFields.vue'
 import MovingHouse from './MovingHouse.vue'
@@ -64,6 +65,10 @@ useScreenKeys(shopKeys, () => 'shop', { leave: () => void router.push('/') })
       <section aria-labelledby="moving">
         <h2 id="moving">Moving house</h2>
         <MovingHouse @told="tell" @refused="refuse" />
+      </section>
+      <section v-if="isOwner" aria-labelledby="backups">
+        <h2 id="backups">Backups</h2>
+        <BackupsTable @refused="refuse" />
       </section>
       <section v-if="isOwner" aria-labelledby="changed">
         <h2 id="changed">What was changed</h2>

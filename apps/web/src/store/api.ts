@@ -24,6 +24,12 @@ export class Refused extends Error {
   }
 }
 
+/** Why something cannot be shown that this browser has no copy of, in a sentence. */
+export const whyMissing = (error: unknown, what: 'run' | 'rewind'): string =>
+  error instanceof Refused
+    ? error.message
+    : `The server does not answer, and this ${what} was never opened on this browser.`
+
 /** Nobody sits at this bench, or it is none: what was to be sent waits, and whoever comes signs in. */
 export class Unseated extends Away {}
 
@@ -32,7 +38,7 @@ let unseated: () => void = () => undefined
 export const onUnseated = (tell: () => void): void => void (unseated = tell)
 
 /** Statuses that mean that the very same request will never be taken; 404 where the server itself says so, in a problem. */
-const final = new Set([400, 403, 404, 409, 413, 415, 422])
+const final = new Set([400, 403, 404, 409, 410, 413, 415, 422])
 
 /**
  * Asks the API for JSON.

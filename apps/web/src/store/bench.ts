@@ -18,7 +18,7 @@ import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { useMeter } from '../reading/useMeter'
 import { useTyping } from '../reading/useTyping'
 import { playVerdict } from '../reading/verdictSound'
-import { ask, Refused } from './api'
+import { ask, whyMissing } from './api'
 import { alongPath } from './alongPath'
 import { askedBeside } from './askedBeside'
 import { keepRunCopy, merged, readRunCopy } from './browserDatabase'
@@ -136,11 +136,7 @@ export const useBench = defineStore('bench', () => {
       serverSays.value = { count: view.run.entries.length, finding: view.state.finding }
       await withWaiting(id)
     } catch (error) {
-      if (!run.value)
-        missing.value =
-          error instanceof Refused
-            ? error.message
-            : 'The server does not answer, and this run was never opened on this browser.'
+      if (!run.value) missing.value = whyMissing(error, 'run')
     }
     if (run.value) await keepRunCopy(run.value)
   }
@@ -169,12 +165,14 @@ export const useBench = defineStore('bench', () => {
     if (!run.value || !shop.person || shop.person.access === 'reader') return undefined
     // a reading is plain already, and keeps what was parsed of it; anything else may hold a form's own objects
     const bare = body.kind === 'reading' ? body : plain(body)
+    // before the entry moves the run on
+    const goesOn = body.kind === 'reading' && facts.isResponse.value ? current.value?.step.id : undefined
     const entry = nextEntry(run.value, bare, { id: newId(), ...stampNow(), by: shop.person.id })
-    const second = word?.(entry)
-    outbox.put({ id: entry.id, kind: 'entry', run: run.value.id, body: entry, ...(second ? { second } : {}) })
+    const second = word ? { second: word(entry) } : {}
+    outbox.put({ id: entry.id, kind: 'entry', run: run.value.id, body: entry, ...second })
     run.value = { ...run.value, entries: [...run.value.entries, entry] }
     tabs?.postMessage({ run: run.value.id, entry } satisfies Told)
-    place.added(body)
+    place.added(body, goesOn)
     return entry
   }
 
@@ -194,8 +192,8 @@ export const useBench = defineStore('bench', () => {
   }
 
   function stepOfEntry(entryId: string): StepState['step'] | undefined {
-    const evaluation = evaluationOf(entryId)
-    return steps.value.find((one) => 'check' in one.step && one.step.check === evaluation?.check.id)?.step
+    const check = evaluationOf(entryId)?.check.id
+    return steps.value.find(({ step }) => 'check' in step && step.check === check)?.step
   }
 
   const beside = askedBeside({
@@ -235,6 +233,8 @@ export const useBench = defineStore('bench', () => {
 
   return {
     run: asked,
+    /** its card as it is written: no blades counted, nothing asked */
+    writtenCard: computed(() => run.value?.card),
     state,
     missing,
     steps,

@@ -1,3 +1,4 @@
+import type { Photo } from '@sure-spool/contract'
 import type { Entry, Run } from '@sure-spool/core'
 import type { Dexie as DexieType, EntityTable, Table } from 'dexie'
 import type { Outgoing } from './outgoing'
@@ -7,6 +8,7 @@ export interface BrowserTables {
   runs: EntityTable<{ id: string; run: Run }, 'id'>
   outgoing: Table<Outgoing, number>
   copies: Table<{ key: string; value: unknown }, string>
+  photos: EntityTable<Photo, 'id'>
 }
 export type BrowserDatabase = DexieType & BrowserTables
 
@@ -18,6 +20,7 @@ export function browserDatabase(): Promise<BrowserDatabase> {
     // kept is on the disk, not on its way there: a browser that is killed loses nothing that it called kept
     const database = new Dexie('sure-spool', { chromeTransactionDurability: 'strict' }) as BrowserDatabase
     database.version(1).stores({ runs: 'id', outgoing: '++seq, id, kind, run', copies: 'key' })
+    database.version(2).stores({ photos: 'id, at' })
     return database
   })
   return opened

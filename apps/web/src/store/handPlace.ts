@@ -36,9 +36,16 @@ export function handPlace(current: () => StepState | undefined) {
     back = from
   }
 
-  /** The hand after an entry: at the step it had chosen where that is still to be read, else where the run says. */
-  function added({ kind }: EntryBody): void {
+  /**
+   * The hand after an entry: at the step it had chosen where that is still to be read, else where the run says.
+   * @param goesOn the step that is read on: a response is many readings
+   */
+  function added({ kind }: EntryBody, goesOn: string | undefined): void {
     doing.value = null
+    if (goesOn !== undefined) {
+      cursor.value = goesOn
+      return
+    }
     const stays = leavesTheHand.has(kind)
     if (!(stays && atReading())) cursor.value = stays ? back : null
     back = null

@@ -1,20 +1,24 @@
-import type { Kept, RunView, Unit } from '@sure-spool/contract'
+import type { Kept, QueueUnit, RunView, Unit } from '@sure-spool/contract'
 import { useEventListener } from '@vueuse/core'
 import pRetry from 'p-retry'
 import { defineStore } from 'pinia'
 import { onScopeDispose, ref } from 'vue'
 import { afterPaint } from './afterPaint'
-import { ask, Away, isFinal, type Refused } from './api'
-import { addAgain, dropAside, release } from './asideItems'
+import { ask, Away, isFinal, Refused } from './api'
+import { attachRun } from './attachRun'
+import { addAgain, dropAside, readyToGo, release } from './asideItems'
 import { browserDatabase } from './browserDatabase'
 import { jot, jotted } from './journal'
 import { moveJournal } from './moveJournal'
 import { entriesOf, withThoseThatRefer, type Outgoing } from './outgoing'
 import { plain } from './plain'
+import { readPhotoCopy } from './photoCopies'
 import { sealed } from './seats'
 import { sendRunWhole } from './wholeRun'
 
 const mostAtOnce = 100
+/** what cannot be sent because it is not here */
+const gone = (detail: string) => new Refused(410, { type: 'gone', title: 'Gone', status: 410, detail })
 /** Between two tries while the server is away: at once in the beginning, never longer apart than this. */
 const tries = {
   retries: Infinity,
@@ -123,7 +127,7 @@ export const useOutbox = defineStore('outbox', () => {
     const database = await browserDatabase()
     const offered = new Set<string>()
     for (;;) {
-      const ready = (await database.outgoing.orderBy('seq').toArray()).filter((item) => !item.aside)
+      const ready = await readyToGo(await database.outgoing.orderBy('seq').toArray())
       const [first] = ready
       if (!first) return
       const batch = first.kind === 'entry' ? leadingEntries(ready, first.run) : [first]
@@ -154,6 +158,7 @@ export const useOutbox = defineStore('outbox', () => {
     if (first?.kind === 'card') await sendCard(first)
     if (first?.kind === 'unit') await sendUnit(first)
     if (first?.kind === 'run') await ask<RunView>('/runs', { method: 'POST', body: first.body, seal: first.seal })
+    if (first?.kind === 'photo') await sendPhoto(first)
     if (first?.kind === 'rewind') await ask('/rewinds', { method: 'POST', body: first.body, seal: first.seal })
     if (first?.kind === 'rewind-entry')
       await ask(`/rewinds/${first.rewind}/entries`, { method: 'POST', body: entriesOf(batch) })
@@ -165,6 +170,12 @@ export const useOutbox = defineStore('outbox', () => {
   async function sendUnit({ body, seal }: Outgoing & { kind: 'unit' }): Promise<void> {
     const { tag } = await ask<Partial<Unit>>('/units', { method: 'POST', body, seal })
     if (tag !== undefined && tag !== body.tag) renamed.value = [...renamed.value, { from: body.tag, to: tag }]
+  }
+
+  async function sendPhoto({ body, seal }: Outgoing & { kind: 'photo' }): Promise<void> {
+    const photo = await readPhotoCopy(body.id)
+    if (!photo) throw gone('The picture itself is not in this browser any more; take the photo again.')
+    await ask('/photos', { method: 'POST', body: photo, seal })
   }
 
   const sendCard = ({ body, seal }: Outgoing & { kind: 'card' }): Promise<unknown> =>
@@ -204,6 +215,13 @@ export const useOutbox = defineStore('outbox', () => {
   /** Throws away what was set aside, with what rests on it; what it was and why stays in this browser. */
   const throwAway = (id: string, reason: string): Promise<void> => dropAside(id, reason).then(count)
 
+  /** Gives a run that was set aside to another part. @returns a sentence where it cannot be */
+  async function attach(id: string, unit: QueueUnit, by: string): Promise<string> {
+    const problem = await attachRun(id, unit, by)
+    if (problem === '') await settle()
+    return problem
+  }
+
   /** Takes in again what was saved as a file. @returns how many were not here already */
   async function takeInAgain(items: Outgoing[]): Promise<number> {
     const fresh = await addAgain(items)
@@ -237,6 +255,7 @@ export const useOutbox = defineStore('outbox', () => {
     begin,
     sendAgain,
     throwAway,
+    attach,
     takeInAgain,
     noteRenamed,
     onKept,

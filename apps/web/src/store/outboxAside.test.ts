@@ -38,6 +38,22 @@ describe('what was set aside', () => {
     await outbox.sendAgain('nothing')
   })
 
+  test('keeps what is made of it since beside it: the server is not asked about that', async () => {
+    const outbox = await refused()
+    outbox.put(entry('4', '2'))
+    await outbox.settle()
+    expect(outbox.aside.map(({ id, aside }) => [id, aside?.status])).toEqual([
+      ['1', 422],
+      ['2', 422],
+      ['3', 422],
+      ['4', 424],
+    ])
+    expect([server.of('POST', /entries$/), server.of('POST', /import$/)]).toEqual([[], []])
+    server.on('POST', /^\/units$/, { body: {} })
+    await outbox.sendAgain('1')
+    expect([outbox.aside, batches()]).toEqual([[], [['3', '4']]])
+  })
+
   test('is thrown away with a reason, which stays with what it was', async () => {
     const outbox = await refused()
     await outbox.throwAway('2', 'taken in twice')

@@ -1,5 +1,5 @@
 import type { Entry, RewindEntry } from '@sure-spool/core'
-import type { NewRewind, NewRun, NewUnit, Seal, WrittenCard } from '@sure-spool/contract'
+import type { NewRewind, NewRun, NewUnit, PhotoHead, Seal, WrittenCard } from '@sure-spool/contract'
 
 /** Something the server has not acknowledged: it stays in this browser until it has. */
 export type Outgoing = {
@@ -17,6 +17,8 @@ export type Outgoing = {
   | { kind: 'entry'; run: string; body: Entry }
   | { kind: 'rewind'; body: NewRewind }
   | { kind: 'rewind-entry'; rewind: string; body: RewindEntry }
+  /** its picture stands beside it in the browser's database, in a saved file here, in base64 */
+  | { kind: 'photo'; body: PhotoHead; picture?: string }
 )
 
 /** Whether an item rests on one that is gone: a unit on its card, a run on its unit, an entry on its run or an earlier entry. */

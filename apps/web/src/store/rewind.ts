@@ -9,7 +9,7 @@ import {
 } from '@sure-spool/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { ask, Refused } from './api'
+import { ask, whyMissing } from './api'
 import { browserDatabase, keepCopy, readCopy } from './browserDatabase'
 import { rightNow, stampNow } from './clock'
 import { jotted } from './journal'
@@ -68,11 +68,7 @@ export const useRewind = defineStore('rewind', () => {
       show(await ask<RewindView>(`/rewinds/${id}`))
       await withWaiting(id)
     } catch (error) {
-      if (!rewind.value)
-        missing.value =
-          error instanceof Refused
-            ? error.message
-            : 'The server does not answer, and this rewind was never opened on this browser.'
+      if (!rewind.value) missing.value = whyMissing(error, 'rewind')
     }
     await keep()
   }

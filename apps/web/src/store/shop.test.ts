@@ -1,26 +1,13 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
-import type { ShopView } from '@sure-spool/contract'
 import { nextTick } from 'vue'
+import { shopView } from '../testing/atBench'
 import { beginBrowser } from '../testing/browser'
 import { FakeServer } from '../testing/fakeServer'
 import { beginStores, endStores } from '../testing/stores'
 import { browserDatabase } from './browserDatabase'
 import { useShop } from './shop'
 
-const view = (changes: Partial<ShopView> = {}): ShopView => ({
-  settings: {
-    name: 'Bench',
-    rule: 'guarded',
-    rewindHabit: 'failed-coil',
-    decimalComma: false,
-    paper: 'A4',
-    tagPrefix: 'B-',
-  },
-  people: ['a', 'b', 'c'].map((id) => ({ id, name: id.toUpperCase(), role: 'bench' })),
-  instruments: [],
-  nextTag: 'B-0001',
-  ...changes,
-})
+const view = shopView
 
 let server: FakeServer
 let page: ReturnType<typeof beginBrowser>

@@ -36,6 +36,8 @@ export function stepFacts({ state, current, meter, person, again }: Standing) {
   /** what is typed is the item's length, not its ohms */
   const isLength = computed(() => current()?.length === true && !again())
   /** what the meter reads there */
+  /** many readings, each at its frequency */
+  const isResponse = computed(() => check.value?.kind === 'response')
   const measured = computed<Quantity>(() => (check.value && quantityOf(check.value)) ?? 'resistance')
   const quantity = computed<Quantity>(() => (isLength.value ? 'length' : measured.value))
   const limit = computed<PreparedLimit | undefined>(() => {
@@ -112,6 +114,7 @@ export function stepFacts({ state, current, meter, person, again }: Standing) {
   return {
     check,
     isLength,
+    isResponse,
     measured,
     quantity,
     limit,

@@ -2,8 +2,9 @@
 import { entriesThatStand } from '@sure-spool/core'
 import Message from 'primevue/message'
 import Skeleton from 'primevue/skeleton'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import FileField from '../fields/FileField.vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import '../look/controls/signs'
@@ -11,6 +12,7 @@ import { useBench } from '../store/bench'
 import { useFigures } from '../words/figures'
 import { familyWords, historyWords } from '../words/kinds'
 import RewindsOf from '../winder/RewindsOf.vue'
+import { useRewindFile } from '../winder/useRewindFile'
 import RunsTable from './RunsTable.vue'
 import { unitKeys } from './unitKeys'
 import { useUnit } from './useUnit'
@@ -51,10 +53,24 @@ async function became(what: 'ran-well' | 'came-back'): Promise<void> {
   })
 }
 
+const file = ref<InstanceType<typeof FileField>>()
+const { take } = useRewindFile()
+async function wind(chosen: File): Promise<void> {
+  if (!unit.value) return
+  const { tag, card: of, maker, model } = unit.value
+  const named = { id: props.id, tag, card: of.id, model: `${maker} ${model}`.trim() }
+  try {
+    await router.push({ name: 'rewind', params: { id: await take(chosen, named, last.value?.run) } })
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}
+
 useScreenKeys(unitKeys, () => 'unit', {
   begin,
   ranWell: () => became('ran-well'),
   cameBack: () => became('came-back'),
+  wind: () => file.value?.choose(),
   find: () => router.push({ name: 'cards' }),
   leave: () => router.push('/'),
 })
@@ -90,6 +106,9 @@ useScreenKeys(unitKeys, () => 'unit', {
       </p>
     </template>
     <RewindsOf :id="id" of="units" />
+    <p>
+      <FileField ref="file" label="wind it as a file says" accept=".json,application/json" cap="w" @chosen="wind" />
+    </p>
   </main>
   <main v-else class="unit-screen">
     <h1>{{ problem ? 'This unit cannot be shown.' : 'Opening the unit …' }}</h1>

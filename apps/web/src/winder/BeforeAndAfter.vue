@@ -55,7 +55,10 @@ caption {
 }
 th {
   text-align: left;
-  width: 160px;
+  width: 100px;
+}
+td.n {
+  width: 190px;
 }
 th,
 td {

@@ -1,21 +1,21 @@
 <script setup lang="ts">
-import type { RewindList } from '@sure-spool/contract'
-import { ref, watch } from 'vue'
-import { ask } from '../store/api'
+import type { ListedRewind } from '@sure-spool/contract'
+import { useFigures } from '../words/figures'
 import { day } from '../words/times'
+import { woundWords } from './planWords'
+import { useRewindList } from './useWoundAlike'
 
-/** What was rewound of a unit, or of a model: each leads to how it was wound. Nothing where there is none, or the server is away. */
+/** What was rewound of a unit, or of a model: how each winding was wound and what became of it; each leads to its rewind. */
 const props = defineProps<{ of: 'units' | 'cards'; id: string }>()
-const rewinds = ref<RewindList['rewinds']>([])
-watch(
-  () => props.id,
-  async (id) => {
-    // a list that is not there is left out: it is at hand again when the server is
-    const list = await ask<RewindList>(`/${props.of}/${id}/rewinds`).catch(() => undefined)
-    rewinds.value = list?.rewinds ?? []
-  },
-  { immediate: true },
-)
+const figures = useFigures()
+const rewinds = useRewindList(() => ({ of: props.of, id: props.id }))
+const woundOf = ({ wound, after, tag, id }: ListedRewind): string =>
+  wound
+    .map((one) => {
+      const which = one.coils > 1 ? `${one.coils} coils like ${one.label}` : one.label
+      return `${which}: ${woundWords({ ...one, id, tag, ...(after ? { after } : {}) }, figures)}`
+    })
+    .join('; ')
 </script>
 
 <template>
@@ -24,9 +24,8 @@ watch(
     <ul>
       <li v-for="one in rewinds" :key="one.id">
         <RouterLink :to="{ name: 'rewind', params: { id: one.id } }"
-          >{{ of === 'cards' ? `${one.tag}, ` : '' }}{{ day(one.startedAt) }}, {{ one.coils }}
-          {{ one.coils === 1 ? 'coil' : 'coils' }}</RouterLink
-        >
+          >{{ of === 'cards' ? `${one.tag}, ` : '' }}{{ day(one.startedAt) }}</RouterLink
+        ><span>{{ woundOf(one) || `${one.coils} ${one.coils === 1 ? 'coil' : 'coils'}, in work` }}</span>
       </li>
     </ul>
   </section>
@@ -39,6 +38,12 @@ watch(
 }
 h2 {
   font-size: 19px;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  align-items: baseline;
 }
 a {
   display: inline-flex;

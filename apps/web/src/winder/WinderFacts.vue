@@ -1,19 +1,23 @@
 <script setup lang="ts">
-import { gramsToHave, type RewindState } from '@sure-spool/core'
+import { gramsToHave, type RewindPhase, type RewindState } from '@sure-spool/core'
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { useFigures } from '../words/figures'
-import { originalLines, rewindRemarkWords, wireWords } from '../words/rewind'
+import PhotoStrip from '../photos/PhotoStrip.vue'
+import { jumperWords, leftTellsWords, originalLines, rewindPhotos, wireWords } from '../words/rewind'
+import { rewindRemarkWords } from '../words/rewindRemarks'
 import { clock } from '../words/times'
 import PolesPicture from './PolesPicture.vue'
 
 /** What is known and what it comes to: remarks, the poles, the old coil, the plan, checks half way, what cures. */
-const props = defineProps<{ state: RewindState; coil: string | undefined }>()
+const props = defineProps<{ state: RewindState; coil: string | undefined; phase: RewindPhase }>()
 const figures = useFigures()
 const now = useNow({ interval: 1000 })
 const here = computed(() => props.state.coils.find((one) => one.coil.id === props.coil) ?? props.state.coils[0])
 const sisters = computed(() => props.state.coils.filter((one) => one.coil.winding === here.value?.coil.winding))
 const whole = computed(() => props.state.wholes.find((one) => one.winding === here.value?.coil.winding))
+const jumpers = computed(() => jumperWords(props.state, sisters.value))
+const photos = computed(() => rewindPhotos(props.state, figures))
 const remarks = computed(() =>
   props.state.remarks
     .filter(({ answered }) => !answered)
@@ -45,7 +49,7 @@ const ohms = (value: number) => figures.bound(Number(value.toPrecision(4)))
       </p>
     </section>
     <PolesPicture v-if="sisters.length > 1" :coils="sisters" :here="coil" />
-    <section v-if="here && originalLines(here, figures).length > 0">
+    <section v-if="here && (originalLines(here, figures).length > 0 || photos.length > 0)">
       <h2 class="label">As it was</h2>
       <dl>
         <div v-for="one in originalLines(here, figures)" :key="one.name">
@@ -53,6 +57,8 @@ const ohms = (value: number) => figures.bound(Number(value.toPrecision(4)))
           <dd>{{ one.text }}</dd>
         </div>
       </dl>
+      <p v-if="leftTellsWords(here.left, figures)" class="muted">That is {{ leftTellsWords(here.left, figures) }}.</p>
+      <PhotoStrip :photos="photos" />
     </section>
     <section v-if="whole && here?.plan">
       <h2 class="label">Planned{{ whole.coils > 1 ? `, all ${whole.coils}` : '' }}</h2>
@@ -71,6 +77,14 @@ const ohms = (value: number) => figures.bound(Number(value.toPrecision(4)))
               >({{ ohms(Number(whole.low.toPrecision(3))) }} to {{ ohms(Number(whole.high.toPrecision(3))) }})</small
             >
           </dd>
+        </div>
+        <div v-if="whole.coils === 1 && here.henries !== undefined">
+          <dt>Henries</dt>
+          <dd class="n">{{ figures.bound(Number(here.henries.toPrecision(3)), 'inductance') }}</dd>
+        </div>
+        <div v-if="here.planned?.fill !== undefined">
+          <dt>Window</dt>
+          <dd class="n">{{ Math.round(100 * here.planned.fill) }}&#x2009;% full</dd>
         </div>
         <div>
           <dt>Wire</dt>
@@ -97,6 +111,10 @@ const ohms = (value: number) => figures.bound(Number(value.toPrecision(4)))
           Planned ohms at {{ Math.round(one.stopAt.turns) }} turns ±{{ Math.ceil(one.stopAt.u2) }}.</template
         >
       </p>
+    </section>
+    <section v-if="phase === 'finish' && jumpers.length > 0">
+      <h2 class="label">Jumpers</h2>
+      <p v-for="one in jumpers" :key="one">{{ one }}</p>
     </section>
     <section v-for="one in timed" :key="one.id">
       <h2 class="label">{{ one.words }}</h2>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { RewindState, RewindStep } from '@sure-spool/core'
+import { useResizeObserver } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
-import { phaseWords, rewindStepWords } from '../words/rewind'
+import { phaseWords, rewindStepWords } from '../words/rewindSteps'
 
 /** The path of a rewind in working order. */
 const props = defineProps<{ state: RewindState; here: string | undefined }>()
@@ -13,9 +14,13 @@ const phases = computed(() => {
   return [...found.entries()]
 })
 const path = ref<HTMLElement>()
-const showHere = () => path.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest' })
+function showHere(): void {
+  const { scrollHeight = 0, clientHeight = 0 } = path.value ?? {}
+  if (scrollHeight > clientHeight) path.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest' })
+}
 watch(() => props.here, showHere, { flush: 'post' })
 onMounted(showHere)
+useResizeObserver(path, showHere)
 const turnsOf = ({ id, coil }: RewindStep) => {
   const one = props.state.coils.find((each) => each.coil.id === coil)
   if (!one) return ''

@@ -2,20 +2,27 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import AskLine from '../bench/AskLine.vue'
-import FigureBox from '../bench/FigureBox.vue'
 import { useBackToLine } from '../bench/useBackToLine'
 import ScreenKey from '../keys/ScreenKey.vue'
 import { useScreenKeys } from '../keys/useScreenKeys'
-import { keptText } from '../reading/line'
 import { saveFile } from '../screen/saveFile'
+import PhotoField from '../photos/PhotoField.vue'
+import { usePhotos } from '../store/photos'
 import { useRewind } from '../store/rewind'
+import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
-import { layWords, notKnown, rewindTitle, wireWords } from '../words/rewind'
+import { coilLabel, notKnown } from '../words/rewind'
+import { rewindTitle } from '../words/rewindSteps'
+import { day } from '../words/times'
+import CountWork from './CountWork.vue'
 import { lays } from './lays'
+import { swings } from './swings'
+import { writeRewindFile } from './rewindFile'
 import PlanForm from './PlanForm.vue'
 import { useBefore } from './useBefore'
 import { useProving } from './useProving'
 import { useWinding } from './useWinding'
+import { useWoundAlike } from './useWoundAlike'
 import WinderFacts from './WinderFacts.vue'
 import { winderKeys, type WinderSituation } from './winderKeys'
 import WinderPath from './WinderPath.vue'
@@ -24,22 +31,35 @@ import WinderTape from './WinderTape.vue'
 /** The winder: from the dead coil to the proven one, one thing to do at a time. */
 const props = defineProps<{ id: string }>()
 const store = useRewind()
-const router = useRouter()
+const shop = useShop()
 const figures = useFigures()
+const router = useRouter()
 const winding = useWinding()
 const { holding, isHeld, prove } = useProving(() => winding.step.value, winding.problem)
-const { step, kind, coil, sisters, line, problem, turns, lay, machine, meter, other, fits, build } = winding
+const { step, kind, coil, sisters, line, problem, other } = winding
 const known = useBefore(
   () => store.rewind?.before,
   () => coil.value?.coil.winding,
 )
+const wound = useWoundAlike(
+  () => store.unit?.card,
+  () => store.rewind?.id,
+  () => coil.value?.coil.winding,
+)
+const photos = usePhotos()
+/** what is stripped and what is finished can be shown */
+const hasPhotos = computed(() => !['plan', 'wind'].includes(kind.value))
+const backToAsking = () => document.getElementById('ask-words')?.focus()
 const plan = ref<InstanceType<typeof PlanForm>>()
 /** what is asked in words beside the step: a note, or why a stop is kept as it is */
 const beside = ref<'note' | 'answer'>()
 const asked = ref('')
 watch(
   () => props.id,
-  (id) => void store.open(id),
+  (id) => {
+    photos.leave()
+    void store.open(id)
+  },
   { immediate: true },
 )
 watch(step, () => (asked.value = ''))
@@ -50,42 +70,51 @@ const situation = computed<WinderSituation>(() => {
   if (beside.value || wantsWords.value) return 'asking'
   if (line.value) return 'line'
   const at = kind.value
-  return at === 'turns' || at === 'wire' || at === 'wind' || at === 'direction' || at === 'plan' ? at : 'prove'
+  return at === 'turns' || at === 'wire' || at === 'wind' || at === 'direction' || at === 'plan' || at === 'phase'
+    ? at
+    : 'prove'
 })
 const title = computed(() => (store.state && step.value ? rewindTitle(store.state, step.value) : undefined))
+/** what is written on each winding, ready to be put on it */
+const labels = computed(() => {
+  const { state } = store
+  const on = { day: day(new Date().toISOString()), who: shop.person?.name ?? '' }
+  const leaders = (state?.coils ?? []).filter(
+    (one, i, all) => all.findIndex(({ coil: first }) => first.winding === one.coil.winding) === i,
+  )
+  return leaders.slice(0, 3).map(
+    (one) =>
+      `label: ${coilLabel(
+        one,
+        state?.wholes.find(({ winding: of }) => of === one.coil.winding),
+        on,
+        figures,
+      )}`,
+  )
+})
 const offers = computed(() => {
   if (kind.value === 'lay') return ['clockwise from outside', 'counter-clockwise from outside', notKnown]
   if (kind.value === 'ends') return [notKnown]
-  return kind.value === 'finish' ? ['leads soldered and sleeved', 'taped', 'no fixing', 'label'] : []
+  return kind.value === 'finish' ? ['leads soldered and sleeved', 'taped', 'no fixing', ...labels.value] : []
 })
-const target = computed(() => {
-  const planned = coil.value?.planned
-  return kind.value === 'wind' && planned ? Math.round(planned.turns) : undefined
-})
-const left = computed(() => (target.value === undefined ? undefined : target.value - turns.value))
-const digits = computed(() =>
-  line.value ? keptText(line.value) || ' ' : kind.value === 'wire' ? '–' : String(turns.value),
-)
-const unit = computed(() => (kind.value === 'wire' ? 'mm' : 'turns'))
-const nth = (act: 'take' | 'turn', key: string) => winderKeys.acts[act].keys.indexOf(key)
+const nth = (act: 'take' | 'turn' | 'swing', key: string) => winderKeys.acts[act].keys.indexOf(key)
 
 function say(words: string): void {
   if (beside.value) {
     const { key = '' } = holding.value ?? {}
-    store.add(beside.value === 'note' ? { kind: 'note', words } : { kind: 'answer', remark: key, reason: words })
+    winding.keep(beside.value === 'note' ? { kind: 'note', words } : { kind: 'answer', remark: key, reason: words })
     beside.value = undefined
     problem.value = ''
     return
   }
   asked.value = winding.say(words)
 }
-function save(): void {
-  if (store.rewind)
-    saveFile(
-      `${store.unit?.tag ?? 'part'}-rewind.json`,
-      'application/json',
-      `${JSON.stringify(store.rewind, null, 2)}\n`,
-    )
+async function save(): Promise<void> {
+  if (!store.rewind) return
+  const { text, without } = await writeRewindFile(store.rewind)
+  saveFile(`${store.unit?.tag ?? 'part'}-rewind.json`, 'application/json', text)
+  if (without > 0)
+    problem.value = `Saved without ${without} of its photos: they were neither in this browser nor to be had from the server. Save it again when it is there.`
 }
 
 useScreenKeys(
@@ -101,6 +130,9 @@ useScreenKeys(
     build: winding.turnBuild,
     unknown: winding.cannotBeKnown,
     take: (key) => winding.take(nth('take', key)),
+    swing: (key) => winding.swung(nth('swing', key)),
+    soFar: winding.soFar,
+    photo: () => photos.wanted++,
     turn: (key) => winding.turned(nth('turn', key)),
     ground: winding.ground,
     beep: winding.beep,
@@ -118,7 +150,7 @@ useScreenKeys(
     keepSo: () => void (holding.value && (beside.value = 'answer')),
     note: () => (beside.value = 'note'),
     sheet: () => router.push({ name: 'rewind-sheet', params: { id: props.id } }),
-    save,
+    save: () => void save(),
   },
   winding.type,
 )
@@ -148,53 +180,12 @@ const backToLine = useBackToLine(() => situation.value === 'asking' || kind.valu
       <div class="inside">
         <h1 aria-live="polite">{{ title.title }}</h1>
         <p class="how">{{ title.how }}</p>
-        <template v-if="kind === 'turns' || kind === 'wire' || kind === 'wind'">
-          <FigureBox
-            label="Type the figure"
-            :digits="digits"
-            :unit="unit"
-            :typed="line?.text ?? null"
-            @type="winding.put"
-          />
-          <p v-if="left !== undefined" class="left" aria-live="polite">
-            <template v-if="left > 0"
-              ><strong class="n">{{ left }}</strong> to go of {{ target
-              }}<template v-if="left <= 10">: the last ones</template></template
-            ><template v-else-if="left === 0">That is all {{ target }} of them.</template
-            ><template v-else>{{ -left }} more than the {{ target }} that were planned.</template>
-          </p>
-          <p v-if="kind === 'wind' && lay" class="left">
-            laid <strong>{{ layWords[lay] }}</strong><template v-if="machine"
-              >: turn the machine {{ layWords[machine] }}</template
-            >
-          </p>
-          <p class="acts">
-            <template v-if="kind !== 'wire'"
-              ><ScreenKey act="one" /><ScreenKey act="ten" /><ScreenKey main act="counted"
-            /></template>
-            <template v-if="kind === 'wind'"
-              ><ScreenKey act="ground" /><ScreenKey act="beep" /><ScreenKey act="mended" /><ScreenKey
-                act="alike" /><ScreenKey act="meter" :label="meter?.name ?? 'next meter'" /><ScreenKey
-                act="splice" /><ScreenKey act="restart"
-            /></template>
-            <ScreenKey v-if="kind !== 'wind'" act="unknown" /><ScreenKey
-              v-if="kind === 'wire'"
-              act="build"
-              :label="build ? `${build} film` : 'either film'"
-            />
-          </p>
-          <div v-if="kind === 'wire' && fits.length > 0" class="choices">
-            <ScreenKey
-              v-for="(fit, i) in fits"
-              :key="i"
-              act="take"
-              :at="i"
-              :label="wireWords(fit, figures)"
-              :hint="`${figures.plain(fit.overallMm, 4)} mm over its film`"
-              :main="i === 0"
-            />
-          </div>
-        </template>
+        <CountWork v-if="kind === 'turns' || kind === 'wire' || kind === 'wind'" :winding="winding"
+          ><ScreenKey v-if="holding" act="keepSo"
+        /></CountWork>
+        <div v-else-if="kind === 'phase'" class="choices">
+          <ScreenKey v-for="({ words }, i) in swings" :key="words" act="swing" :at="i" :label="words" />
+        </div>
         <div v-else-if="kind === 'direction'" class="choices">
           <ScreenKey v-for="({ words }, i) in lays" :key="words" act="turn" :at="i" :label="words" />
         </div>
@@ -203,11 +194,14 @@ const backToLine = useBackToLine(() => situation.value === 'asking' || kind.valu
           ref="plan"
           :coil="coil"
           :known="known"
+          :wound="wound"
           :sisters="sisters"
           @keep="(store.add({ kind: 'plan', coil: coil.coil.id, plan: $event }), winding.done())"
         />
-        <p v-else-if="kind === 'prove'" class="acts"><ScreenKey main act="prove" /></p>
-        <p v-if="holding && (kind === 'wind' || kind === 'prove')" class="acts"><ScreenKey act="keepSo" /></p>
+        <p v-else-if="kind === 'prove'" class="acts">
+          <ScreenKey main act="prove" /><ScreenKey v-if="holding" act="keepSo" />
+        </p>
+        <PhotoField v-if="hasPhotos && situation === 'asking'" @taken="backToAsking" />
         <p v-if="problem || asked" class="problem" role="alert">{{ problem || asked }}</p>
       </div>
       <AskLine
@@ -218,14 +212,15 @@ const backToLine = useBackToLine(() => situation.value === 'asking' || kind.valu
         @keep="say"
         @leave="beside ? (beside = undefined) : winding.go(1)"
       />
-      <p v-else class="acts foot">
+      <div v-else class="acts foot">
         <ScreenKey quiet act="undo" /><ScreenKey quiet act="note" /><ScreenKey quiet act="sheet" /><ScreenKey
           quiet
           act="save"
         />
-      </p>
+        <PhotoField v-if="hasPhotos" cap="f" quiet />
+      </div>
     </section>
-    <WinderFacts class="facts-area" :state="store.state" :coil="step.coil" />
+    <WinderFacts class="facts-area" :state="store.state" :coil="step.coil" :phase="step.phase" />
     <WinderTape class="tape-area" :state="store.state" />
   </main>
   <main v-else class="empty">

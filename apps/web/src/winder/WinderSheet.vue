@@ -7,14 +7,17 @@ import '../sheet/sheet.css'
 import { usePeople } from '../sheet/useSheet'
 import { useRewind } from '../store/rewind'
 import { useFigures } from '../words/figures'
+import PhotoStrip from '../photos/PhotoStrip.vue'
 import {
+  jumperWords,
   originalLines,
   layWords,
   rewindEntryWords,
   rewindKindWords,
-  rewindRemarkWords,
+  rewindPhotos,
   wireWords,
 } from '../words/rewind'
+import { rewindRemarkWords } from '../words/rewindRemarks'
 import { roomWords } from '../words/room'
 import { clock, day } from '../words/times'
 import BeforeAndAfter from './BeforeAndAfter.vue'
@@ -109,6 +112,9 @@ useScreenKeys(winderSheetKeys, () => 'sheet', {
             :here="undefined"
           />
         </div>
+        <p v-if="jumperWords(state, ofWinding(one.coil.winding)).length > 0">
+          Jumpers: {{ jumperWords(state, ofWinding(one.coil.winding)).join('; ') }}.
+        </p>
         <BeforeAndAfter
           v-for="each in state.wholes.filter(({ winding }) => winding === one.coil.winding)"
           :key="each.winding"
@@ -121,6 +127,7 @@ useScreenKeys(winderSheetKeys, () => 'sheet', {
       <p v-if="state.direction">
         The machine {{ layWords[state.direction.machine] }} lays {{ layWords[state.direction.lay] }}, by one turn.
       </p>
+      <PhotoStrip :photos="rewindPhotos(state, figures)" />
       <h2>All that was done</h2>
       <table class="all">
         <tbody>

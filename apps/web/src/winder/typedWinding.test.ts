@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { typedEnds, typedLay, typedStep, typedStrands, typedTurns, typedWinding } from './typedWinding'
+import { typedEnds, typedLay, typedLeft, typedStep, typedStrands, typedTurns, typedWinding } from './typedWinding'
 
 const point = { decimalComma: false }
 
@@ -66,4 +66,30 @@ describe('typed at the winder', () => {
     expect(typedStep('wax 150 F')?.atC).toBeCloseTo(65.6, 1)
     expect(typedStep('had lunch')).toBeNull()
   })
+})
+
+describe('what came off', () => {
+  test.each([
+    ['17.2 m', { left: { metres: 17.2 } }],
+    ['154 g', { left: { grams: 154 } }],
+    ['0.2 kg', { left: { grams: 200 } }],
+    ['17.2 m 154 g', { left: { metres: 17.2, grams: 154 } }],
+    ['17.2m, 0.466 ohm @ 20', { left: { metres: 17.2, ohms20: 0.466 } }],
+    ['4.36k @ 20', { left: { ohms20: 4360 } }],
+    ['4.36k ohm @ 20', { left: { ohms20: 4360 } }],
+    ['4.36kΩ @ 20', { left: { ohms20: 4360 } }],
+    ['2.4 H', { henries: 2.4 }],
+    ['1.2mH 17.2 m', { left: { metres: 17.2 }, henries: 0.0012 }],
+  ])('%s', (text, found) => expect(typedLeft(text, point)).toEqual(found))
+
+  test('ohms are brought to 20 °C from their warmth', () => {
+    expect(typedLeft('17.2 m 0.466 ohm @ 60', point)?.left?.ohms20).toBeCloseTo(0.4027, 4)
+    expect(typedLeft('0.466 ohm @ 68F', point)?.left?.ohms20).toBeCloseTo(0.466, 6)
+  })
+  test('with a decimal comma', () =>
+    expect(typedLeft('17,2 m 0,466 ohm @ 20', { decimalComma: true })?.left).toEqual({ metres: 17.2, ohms20: 0.466 }))
+  test.each(['', 'thick', '0.055', '0 m', '5 V', '17.2 m of it', '17.2 m @ warm', '17.2 m 0.466 ohm', '-3 g'])(
+    '“%s” is none of it',
+    (text) => expect(typedLeft(text, point)).toBeNull(),
+  )
 })

@@ -1,10 +1,12 @@
 import {
   parseReading,
+  resistanceAt,
   typedReading,
   type CoilFacts,
   type Reading,
   type RewindBody,
   type RewindStepId,
+  type WireLeft,
 } from '@sure-spool/core'
 
 interface Typing {
@@ -58,6 +60,66 @@ export function typedStrands(text: string, { decimalComma }: Typing): { strands:
     : { strands, reading: made.reading }
 }
 
+const known = {
+  m: (value: number) => ({ metres: value }),
+  g: (value: number) => ({ grams: value }),
+  kg: (value: number) => ({ grams: 1000 * value }),
+} as const
+
+/** What came off a coil: its length, ohms and mass in any order, ohms at their warmth; henries of the whole. */
+export interface TypedLeft {
+  left?: WireLeft
+  henries?: number
+}
+
+/**
+ * What came off, as it is typed: `17.2 m 0.466 ohm @ 22`, `154 g`, `2.4 H`. Ohms want their warmth: nobody is taken to have said 20 °C.
+ * @returns null where a part of it is none of these
+ */
+export function typedLeft(text: string, { decimalComma }: Typing): TypedLeft | null {
+  const [front = '', behind] = text.split('@')
+  const warm = behind === undefined ? undefined : typedWarmth(behind, decimalComma)
+  const parts = front.match(/[\d.,]+\s*[a-zµΩ]+(?:\s*ohms?\b|\s*henr(?:y|ies)\b)?/gi) ?? []
+  if (warm === null || parts.length === 0 || parts.join('').replace(/\s/g, '') !== front.replace(/[\s;]|,\s/g, ''))
+    return null
+  const found: TypedLeft = {}
+  for (const part of parts) {
+    const one = leftPart(part, decimalComma, warm)
+    if (!one) return null
+    if (one.left) found.left = { ...found.left, ...one.left }
+    if (one.henries !== undefined) found.henries = one.henries
+  }
+  return found
+}
+
+function leftPart(part: string, decimalComma: boolean, warm: number | undefined): TypedLeft | null {
+  const plain = /^([\d.,]+)\s*(kg|g|m)$/.exec(part.trim())
+  if (plain) {
+    const value = number(plain[1] ?? '')
+    return value > 0 ? { left: known[plain[2] as keyof typeof known](value) } : null
+  }
+  const figure = (quantity: 'resistance' | 'inductance') => {
+    const read = parseReading({ text: part, quantity, decimalComma })
+    return read.kind === 'value' && !read.problem && (read.value ?? 0) > 0 ? read.value : undefined
+  }
+  const henries = /h(?:enr(?:y|ies))?$/i.test(part) ? figure('inductance') : undefined
+  if (henries !== undefined) return { henries }
+  const ohms = figure('resistance')
+  return ohms === undefined || warm === undefined
+    ? null
+    : { left: { ohms20: resistanceAt({ ohms, fromC: warm, toC: 20, material: 'copper' }) } }
+}
+
+/** A temperature behind an `@`: °C where nothing else is said; null where it is none. */
+function typedWarmth(text: string, decimalComma: boolean): number | null {
+  const warm = parseReading({
+    text: text.trim().replace(/^([\d.,-]+)$/, '$1 C'),
+    quantity: 'temperature',
+    decimalComma,
+  })
+  return warm.kind === 'value' && warm.value !== undefined ? warm.value : null
+}
+
 /** What is said while winding: turns so far, or with them the ohms and the winding's warmth: `1200`, `2400 2.74k @ 22`. */
 export type TypedWinding = { turns: number } | { turns: number; reading: Reading; partC?: number }
 export function typedWinding(text: string, { decimalComma }: Typing, meter: string | undefined): TypedWinding | null {
@@ -74,12 +136,8 @@ export function typedWinding(text: string, { decimalComma }: Typing, meter: stri
   )
   if ('problem' in made || made.reading.kind !== 'value' || !((made.reading.value ?? 0) > 0)) return null
   if (behind === undefined) return { turns, reading: made.reading }
-  const warm = parseReading({
-    text: behind.trim().replace(/^([\d.,-]+)$/, '$1 C'),
-    quantity: 'temperature',
-    decimalComma,
-  })
-  return warm.kind === 'value' && warm.value !== undefined ? { turns, reading: made.reading, partC: warm.value } : null
+  const partC = typedWarmth(behind, decimalComma)
+  return partC === null ? null : { turns, reading: made.reading, partC }
 }
 
 const stepWords: [RegExp, RewindStepId][] = [

@@ -6,7 +6,7 @@ import { ask } from '../store/api'
 import { useBench } from '../store/bench'
 import { useRewind } from '../store/rewind'
 import { useFigures } from '../words/figures'
-import { rewindRemarkWords } from '../words/rewind'
+import { rewindRemarkWords } from '../words/rewindRemarks'
 
 /** What holds a step at the winder, and the way from there to the run that proves the coil. */
 export function useProving(step: () => RewindStep | undefined, problem: Ref<string>) {

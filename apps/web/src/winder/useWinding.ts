@@ -1,18 +1,23 @@
-import { gaugeFits, unknownFacts, type CoilState, type RewindStep, type WireFit } from '@sure-spool/core'
+import { unknownFacts, type CoilState, type RewindBody, type RewindStep, type WireFit } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { emptyLine, keptText, openLine, press, type Line } from '../reading/line'
 import { useMeter } from '../reading/useMeter'
+import { usePhotos } from '../store/photos'
 import { useRewind } from '../store/rewind'
 import { useShop } from '../store/shop'
-import { notKnown } from '../words/rewind'
-import { typedEnds, typedLay, typedStep, typedStrands, typedTurns, typedWinding } from './typedWinding'
 import { lays } from './lays'
+import { saying } from './saying'
+import { swings } from './swings'
 import { useCounter } from './useCounter'
+
+/** as many as letters choose */
+const mostFits = 5
 
 /** What is typed and pressed at the winder, made entries of the rewind. */
 export function useWinding() {
   const store = useRewind()
   const shop = useShop()
+  const photos = usePhotos()
   /** chosen by hand; null follows the work */
   const cursor = ref<string | null>(null)
   const line = ref<Line | null>(null)
@@ -51,6 +56,11 @@ export function useWinding() {
   )
 
   const id = () => coil.value?.coil.id ?? ''
+  /** What may show a photo goes with the one that was taken. */
+  const keep = (body: RewindBody): void =>
+    store.add(
+      body.kind === 'original' || body.kind === 'step' || body.kind === 'note' ? { ...body, ...photos.named() } : body,
+    )
   const done = () => void (cursor.value = null)
   const lay = computed(() => {
     const due = coil.value?.lay
@@ -79,7 +89,7 @@ export function useWinding() {
       problem.value = 'Nothing is counted yet: Space is one turn, + is ten, or type the number.'
       return
     }
-    if (kind.value === 'turns') store.add({ kind: 'original', coil: id(), facts: { turns: turns.value } })
+    if (kind.value === 'turns') keep({ kind: 'original', coil: id(), facts: { turns: turns.value } })
     else
       store.add({
         kind: 'wound',
@@ -97,36 +107,6 @@ export function useWinding() {
     if (wrong === '') line.value = null
   }
 
-  /** @returns what is wrong with it; empty where it was kept */
-  function keptAs(text: string): string {
-    const typing = { decimalComma: shop.settings.decimalComma }
-    if (kind.value === 'turns') {
-      const found = typedTurns(text)
-      if (!found) return 'Type the turns, layer by layer where you can: 12, 11, 8.'
-      set(found.turns)
-      store.add({ kind: 'original', coil: id(), facts: found })
-      done()
-      return ''
-    }
-    if (kind.value === 'wire') {
-      const found = typedStrands(text, typing)
-      if (!found) return 'Type the micrometer, with the strands that lay side by side: 5x 4.81.'
-      const overallMm = (1000 * (found.reading.value ?? 0)) / found.strands
-      const film = build.value === undefined ? {} : { build: build.value }
-      const candidates = gaugeFits({ overallMm, strands: found.strands, ...film }).map(({ awg, bareMm }) =>
-        awg === undefined ? { bareMm } : { awg },
-      )
-      store.add({ kind: 'gauge', coil: id(), ...found, ...film, candidates })
-      return ''
-    }
-    const found = typedWinding(text, typing, meter.value?.id)
-    if (!found) return 'Type turns so far, or with them ohms and warmth: 2400 2.74k @ 22.'
-    set(found.turns)
-    if ('reading' in found) store.add({ kind: 'mid-wind', coil: id(), ...found })
-    else store.add({ kind: 'count', coil: id(), of: 'wind', turns: found.turns })
-    return ''
-  }
-
   /** What this step asks of the old coil nobody can tell any more. */
   function cannotBeKnown(): void {
     const of = unknownFacts.find((one) => one === kind.value)
@@ -135,38 +115,14 @@ export function useWinding() {
     done()
   }
 
-  /** Words for a step that wants them. @returns what is wrong with them; empty where they were kept */
-  function say(words: string): string {
-    if (words.trim() === notKnown) {
-      cannotBeKnown()
-      return ''
-    }
-    if (kind.value === 'lay') {
-      const found = typedLay(words)
-      if (!found) return 'Say cw or ccw, and from where it is seen: cw from outside.'
-      store.add({ kind: 'original', coil: id(), facts: found })
-    } else if (kind.value === 'ends') {
-      const found = typedEnds(words)
-      if (!found) return 'Say where the start is; a semicolon; where the finish is.'
-      store.add({ kind: 'original', coil: id(), facts: found })
-    } else {
-      const found = typedStep(words)
-      if (!found)
-        return 'Begin with what was done: leads, insulated, taped, wax, varnish, epoxy, bake, label, no fixing.'
-      store.add(found)
-    }
-    done()
-    return ''
-  }
-
   const build = ref<'single' | 'heavy'>()
-  const fits = computed<WireFit[]>(() => (coil.value?.gauges.at(-1)?.fits ?? []).slice(0, 6))
+  const fits = computed<WireFit[]>(() => (coil.value?.gauges.at(-1)?.fits ?? []).slice(0, mostFits))
   function take(at: number): boolean {
     const fit = fits.value[at]
     if (!fit) return false
     const { awg, bareMm, overallMm, build: film } = fit
     const size = awg === undefined ? (bareMm === undefined ? {} : { bareMm }) : { awg }
-    store.add({ kind: 'original', coil: id(), facts: { wire: { ...size, overallMm, build: film } } })
+    keep({ kind: 'original', coil: id(), facts: { wire: { ...size, overallMm, build: film } } })
     done()
     return true
   }
@@ -192,10 +148,38 @@ export function useWinding() {
     other.value = false
   }
 
-  /** Takes back what was entered last. */
+  const { keptAs, say } = saying({
+    kind: () => kind.value,
+    coil: id,
+    build: () => build.value,
+    meter: () => meter.value?.id,
+    left: () => coil.value?.original.left,
+    decimalComma: () => shop.settings.decimalComma,
+    keep,
+    set,
+    done,
+    cannotBeKnown,
+  })
+
+  function swung(at: number): void {
+    const found = swings[at]
+    if (found) store.add({ kind: 'phase', coil: id(), swing: found.swing, magnets: found.magnets })
+    done()
+  }
+
+  /** What is counted so far goes onto the tape: another bench, or another day, goes on from there. */
+  function soFar(): void {
+    const known = of.value === 'strip' ? coil.value?.stripped : coil.value?.turns
+    if (coil.value && known !== turns.value) store.add({ kind: 'count', coil: id(), of: of.value, turns: turns.value })
+  }
+
+  /** Takes back what was entered last; a count that was typed goes back to what stood before it, one that was counted here stays. */
   function undo(): void {
     const last = store.lastEntry
-    if (last) store.add({ kind: 'take-back', entry: last.id, reason: 'undone' })
+    if (!last) return
+    store.add({ kind: 'take-back', entry: last.id, reason: 'undone' })
+    if (last.kind === 'count' || last.kind === 'mid-wind' || last.kind === 'broke')
+      set((of.value === 'strip' ? coil.value?.stripped : coil.value?.turns) ?? 0)
   }
 
   const open = (key: string) => void (line.value = openLine(key, ''))
@@ -232,6 +216,9 @@ export function useWinding() {
     take,
     turnBuild,
     turned,
+    swung,
+    soFar,
+    keep,
     ground,
     beep,
     mended,
@@ -244,3 +231,5 @@ export function useWinding() {
     done,
   }
 }
+
+export type Winding = ReturnType<typeof useWinding>

@@ -13,6 +13,7 @@ import { capital, inWords } from './capital'
 import { causeWords } from './causes'
 import { inRuns } from './inRuns'
 import { checkLabel, checkPoints } from './points'
+import { responseLine } from './response'
 import { magnetsBeside, mendedLine, mendedTitle, rewoundLine, seenBeside } from './evidence'
 import type { Figures } from './figures'
 import { operatesWords } from './operates'
@@ -47,6 +48,7 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
       line: [
         seenBeside(state),
         magnetsBeside(state, figures),
+        responseLine(state, figures),
         mendedLine(state, figures),
         state.explained.length > 0
           ? `${state.explained.map((id) => checkPoints(run.card, id)).join(', ')} reads what its parts read, so it is one fault and not two.`

@@ -42,7 +42,9 @@ export function readingInstruction(
       ? 'Type the ohms; the length behind an @, as 2.31k @ 0.41, or at the end.'
       : place === undefined
         ? ''
-        : 'Another place: type it behind an @.',
+        : check.kind === 'response'
+          ? 'Each with its frequency behind an @: 0.55 @ 1 kHz; Down goes on. A hand meter falls off above some hundred hertz.'
+          : 'Another place: type it behind an @.',
     check.kind === 'insulation' ? 'Type the volts with the ohms: 500V 2.1G.' : '',
     under === '' ? '' : `${capital(under)}.`,
     !takesSpeed(check)

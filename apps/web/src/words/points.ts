@@ -61,3 +61,12 @@ export function takenAt(card: Card, { pair, check, entry }: Evaluation, figures:
   }
   return placeLabel(card, check.id, point, figures)
 }
+
+/** Which loose wire is which: the label on it, and what the card calls the terminal that it is. */
+export const wiresNamed = (card: Card, map: Record<string, string>): string =>
+  Object.entries(map)
+    .map(([wire, id]) => {
+      const { aliases: [alias] = [] } = card.terminals.find((one) => one.id === id) ?? {}
+      return `${terminalLabel(card, wire)} is ${alias ?? terminalLabel(card, id)}`
+    })
+    .join(', ')

@@ -28,6 +28,12 @@ describe('a verdict’s reason', () => {
     expect(line({ reason: 'above-maximum', verdict: 'outside', quantity: 'voltage' })).toBe('above 349.8\u2009V')
   })
 
+  test('undecided wants more readings, but of three pins all are read by then', () => {
+    expect(line({ reason: 'undecided' })).toBe('not enough read yet to say')
+    const pins = { ...low.check, kind: 'three-pins' } as Evaluation['check']
+    expect(line({ reason: 'undecided', check: pins })).toBe('the three fit no construction: take them again')
+  })
+
   test('near a limit it is the nearer one, or the only one', () => {
     const near = (judged: number | undefined, band: object) =>
       line({ reason: 'near-limit', leaning: 'within', judged, ...banded(band) } as Partial<Evaluation>)

@@ -92,7 +92,10 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
     case 'does-not-operate':
       return 'driven, and no contact changes'
     case 'undecided':
-      return 'not enough read yet to say'
+      // three pins are undecided only once all three are read
+      return evaluation.check.kind === 'three-pins'
+        ? 'the three fit no construction: take them again'
+        : 'not enough read yet to say'
     case 'wrong-kind':
       return 'the three figures are another construction than the card says'
     case 'another-card':

@@ -78,6 +78,6 @@ describe('what the readings say each terminal is', () => {
       for (const b of wires.slice(i + 1)) script.read('wires', ohms[`${a}~${b}`] ?? 'OL 40M', at(a, b))
     expect(told(script)[0]?.[1]).toMatch(/: One coil, 4\.35 kΩ, start and finish not told apart$/)
     expect(told(script)[0]?.at(-1)).toMatch(/: to none of the others$/)
-    expect(told(script.put({ kind: 'wires', map: { A: 'A' } }))[0]?.[1]).toMatch(/, start \S+, finish \S+$/)
+    expect(told(script.put({ kind: 'wires', map: { A: 'A', B: 'B' } }))[0]?.[1]).toMatch(/, start \S+, finish \S+$/)
   })
 })

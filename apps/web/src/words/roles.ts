@@ -98,9 +98,17 @@ function pinWords({ pins, constructions }: Of<'pins'>, card: Card, figures: Figu
     lines,
     foot: lines.some(({ fits }) => fits)
       ? 'A construction is no proof of health: one open winding turns one into another.'
-      : 'None fits: a contact, or not one part.',
+      : impossible(constructions)
+        ? 'The largest is more than the other two make together: no windings read so. Take all three again.'
+        : 'None fits: a contact, or not one part.',
   }
 }
+
+/** Whatever lies between three points, the way over the third is never shorter than the way itself (resistance is a metric). */
+const impossible = (constructions: Of<'pins'>['constructions']): boolean =>
+  constructions.some(
+    (one) => one.kind === 'split-phase' && one.residual !== undefined && -one.residual > (one.allowed ?? 0),
+  )
 
 function wireWords({ groups, alone }: Of<'wires'>, card: Card, figures: Figures): RoleWords {
   const names = (ids: string[]) => ids.map((id) => terminalLabel(card, id)).join(', ')

@@ -41,6 +41,7 @@ export function titleLead(
     continuity: 'Joined or not',
     'ac-output': 'Volts AC',
     'dc-output': 'Volts DC',
+    response: 'Response',
   }
   return [
     kinds[check.kind] ?? (quantity && heads[quantity]) ?? 'Reading',

@@ -7,6 +7,7 @@ import {
   plainDefaults,
   runState,
   withAskedKept,
+  withBladesNamed,
   type Card,
   type CardDefaults,
 } from '@sure-spool/core'
@@ -41,7 +42,7 @@ export async function beginningOf(
 }
 
 /**
- * What one run asked beside its card, brought from its finding.
+ * What one run asked beside its card, and the names its readings gave to blades without any, brought from its finding.
  * @param query `asked`, the run
  * @returns the change it makes to the card; none where the address brings no run, or this browser has no copy of it
  */
@@ -52,7 +53,7 @@ export async function askedOfRun(
   const copy = typeof asked === 'string' ? await readRunCopy(asked) : undefined
   if (!copy) return undefined
   const state = runState(copy)
-  return (card) => void Object.assign(card, withAskedKept(card, state, defaults))
+  return (card) => void Object.assign(card, withBladesNamed(withAskedKept(card, state, defaults), state))
 }
 
 const fewestUnits = 5
@@ -60,23 +61,27 @@ const digitsKept = 4
 
 /**
  * A limit learned from known-good units, brought from the card's own page.
- * @param query `learn` (the check), `min`, `max` and `n` (how many units)
+ * @param query `learn` (the check), `min`, `max` and `n` (how many units); `of=rewound` where they were rewound ones
  * @returns the change it makes to the card; none where the address brings no limit that holds
  */
-export function learnedLimit({ learn, min, max, n }: LocationQuery, today: string): ((card: Card) => void) | undefined {
+export function learnedLimit(
+  { learn, min, max, n, of }: LocationQuery,
+  today: string,
+): ((card: Card) => void) | undefined {
   const [low = NaN, high = NaN] = [min, max].map((one) => Number(Number(one).toPrecision(digitsKept)))
   const units = Number(n)
   if (typeof learn !== 'string' || !(low < high) || !(units >= fewestUnits)) return undefined
   return (card) => {
     const check = card.checks.find(({ id }) => id === learn)
     if (!check) return
-    const title = `${units} known-good units of this shop`
+    const isRewound = of === 'rewound'
+    const title = isRewound ? `${units} proven rewinds of this shop` : `${units} known-good units of this shop`
     const source = card.sources.find((one) => one.title === title)?.id ?? freeId('s', card.sources)
     if (!card.sources.some((one) => one.id === source))
       card.sources.push({ id: source, grade: 'measured', title, date: today, units })
     check.limits.push({
       id: freeId('l', check.limits),
-      for: 'any',
+      for: isRewound ? 'rewound' : 'any',
       limit: { kind: 'band', min: low, max: high },
       source,
       ...(check.kind === 'resistance' ? { referenceC: 20 } : {}),

@@ -11,11 +11,11 @@ import { beginBrowser } from '../testing/browser'
 import { FakeServer } from '../testing/fakeServer'
 import { beginStores, endStores } from '../testing/stores'
 import { arrived, until } from '../testing/until'
-import { useDraft } from './useDraft'
+import { useDraft, type Draft } from './useDraft'
 
 const by = '019a0000-0000-7000-8000-0000000000a1'
-const id = '019a0000-eeee-7000-8000-000000000001'
-const address = `/cards/${id}/revisions/1`
+let id = ''
+const address = () => `/cards/${id}/revisions/1`
 const draftCard = (changes: Partial<Card> = {}): Card => ({
   ...twinCard(),
   id,
@@ -25,9 +25,11 @@ const draftCard = (changes: Partial<Card> = {}): Card => ({
 })
 
 let server: FakeServer
-let scopes: EffectScope[] = []
+const scopes: EffectScope[] = []
 beforeEach(async () => {
   beginBrowser()
+  // a draft of its own: what an earlier test's draft still writes into the browser is not found by the next
+  id = crypto.randomUUID()
   const database = await browserDatabase()
   await Promise.all([database.outgoing.clear(), database.runs.clear(), database.copies.clear()])
   server = new FakeServer()
@@ -44,8 +46,7 @@ beforeEach(async () => {
   } as ShopView)
 })
 afterEach(async () => {
-  for (const scope of scopes) scope.stop()
-  scopes = []
+  for (const scope of scopes.splice(0)) scope.stop()
   await arrived()
   endStores()
 })
@@ -54,8 +55,7 @@ afterEach(async () => {
 async function opened(query: LocationQuery = { begin: '1' }, revision = 1) {
   const scope = effectScope()
   scopes.push(scope)
-  const draft = scope.run(() => useDraft(id, revision))
-  if (!draft) throw new Error('the scope is stopped')
+  const draft = scope.run(() => useDraft(id, revision)) as Draft
   await draft.open(query)
   return { ...draft, leave: () => scope.stop() }
 }
@@ -85,7 +85,7 @@ describe('a new card', () => {
     expect(draft.standing.value).toBe('sending')
     await until(() => draft.standing.value === 'kept')
     expect(sent()).toHaveLength(1)
-    expect(sent()[0]).toMatchObject({ path: address, body: { by, card: { id } } })
+    expect(sent()[0]).toMatchObject({ path: address(), body: { by, card: { id } } })
     expect(sent()[0]?.body).not.toHaveProperty('replaces')
     expect(await copy()).toMatchObject({ dirty: false, replaces: 'h1' })
   })
@@ -244,7 +244,7 @@ describe('the end of a draft', () => {
     await until(() => draft.standing.value === 'kept')
     type(draft, 'one last word')
     expect(await draft.drop()).toBe(true)
-    expect(server.of('DELETE').map(({ path }) => path)).toEqual([`${address}?by=${by}`])
+    expect(server.of('DELETE').map(({ path }) => path)).toEqual([`${address()}?by=${by}`])
     draft.leave()
     await arrived(900)
     expect(sent()).toHaveLength(1)

@@ -1,4 +1,11 @@
-import { cardSchema, sentencesOf, type CardView, type PathProblem, type Written } from '@sure-spool/contract'
+import {
+  cardSchema,
+  datesAhead,
+  sentencesOf,
+  type CardView,
+  type PathProblem,
+  type Written,
+} from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import { useTimeoutFn } from '@vueuse/core'
 import { computed, onScopeDispose, ref, shallowRef, toRaw } from 'vue'
@@ -48,7 +55,7 @@ export function useDraft(id: string, revision: number) {
   const problems = computed<PathProblem[]>(() => {
     if (!card.value) return []
     const result = cardSchema.safeParse(card.value)
-    return result.success ? [] : sentencesOf(result.error)
+    return result.success ? datesAhead(card.value, new Date()) : sentencesOf(result.error)
   })
 
   /** The copy of this browser where it holds more than the server has, the server's draft, or a new beginning. */

@@ -3,14 +3,34 @@ import { exactMomentSchema, uuidSchema } from '../formats'
 
 const moments = new Set(['at', 'startedAt', 'takenInAt', 'receivedAt'])
 /** Under these keys stand ids of rows, wherever they are nested; a card's own words stand under others. */
-const rows = new Set(['run', 'by', 'takenInBy', 'startedBy', 'supersedes', 'undoes', 'tray', 'second'])
+const rows = new Set([
+  'run',
+  'by',
+  'takenInBy',
+  'startedBy',
+  'supersedes',
+  'undoes',
+  'tray',
+  'second',
+  'unit',
+  'before',
+])
 /** Lists whose members are rows of the database. */
-const lists = new Set(['entries', 'people', 'units', 'runs', 'cards'])
+const lists = new Set(['entries', 'people', 'units', 'runs', 'cards', 'rewinds', 'photos'])
+/** Members that are rows themselves. */
+const single = new Set(['card', 'rewind'])
 
 /** Holds a body to what the database keeps: row ids are UUIDs and moments carry milliseconds. */
 export function asKept<S extends z.ZodType>(schema: S): S {
   return schema.superRefine((body, context) => {
     check(body, [], true, (path, problem) => context.addIssue({ code: 'custom', path, message: problem }))
+  }) as S
+}
+
+/** Holds one member of a list to the same: as it would stand in that list of a document. */
+export function asKeptMember<S extends z.ZodType>(list: string, schema: S): S {
+  return schema.superRefine((member, context) => {
+    checkMember(list, member, [], (path, problem) => context.addIssue({ code: 'custom', path, message: problem }))
   }) as S
 }
 
@@ -32,7 +52,7 @@ function check(
       const result = schema.safeParse(one)
       if (!result.success) tell(here, result.error.issues[0]?.message ?? 'is not valid')
     }
-    if (key === 'card' && one !== null && typeof one === 'object') check(one, here, true, tell)
+    if (single.has(key) && one !== null && typeof one === 'object') check(one, here, true, tell)
     if (lists.has(key) && Array.isArray(one)) one.forEach((member, i) => checkMember(key, member, [...here, i], tell))
   }
 }

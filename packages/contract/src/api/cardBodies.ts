@@ -1,7 +1,7 @@
 import { families, type Card } from '@sure-spool/core'
 import { z } from 'zod'
 import { asKept } from './asKept'
-import { cardSchema, idSchema, uuidSchema } from '../formats'
+import { cardSchema, historySchema, idSchema, uuidSchema } from '../formats'
 import { findingWordSchema } from './runBodies'
 import { pageSchema } from './commonBodies'
 
@@ -83,6 +83,8 @@ export const cardRecordSchema = z.object({
       open: z.boolean(),
       finding: findingWordSchema,
       cameBack: z.boolean(),
+      /** of the unit as that run had it before it */
+      history: historySchema,
     }),
   ),
 })

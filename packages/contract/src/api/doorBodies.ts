@@ -84,5 +84,19 @@ export type Seat = z.infer<typeof seatSchema>
 export type Seated = z.infer<typeof seatedSchema>
 export type FirstRun = z.infer<typeof firstRunSchema>
 export type JoinCode = z.infer<typeof joinCodeSchema>
+/** The backups of this shop, the newest first; `kept` is whether anybody keeps any here. */
+export const backupsSchema = z.object({
+  kept: z.boolean(),
+  backups: z.array(
+    z.object({
+      at: momentSchema,
+      bytes: z.number(),
+      /** brought back on trial: when, how many tables, and which of them differed from the shop as it then was */
+      tried: z.object({ at: momentSchema, tables: z.number(), differ: z.array(z.string()) }).optional(),
+    }),
+  ),
+})
+
+export type Backups = z.infer<typeof backupsSchema>
 export type Audit = z.infer<typeof auditSchema>
 export type AuditLine = z.infer<typeof auditLineSchema>

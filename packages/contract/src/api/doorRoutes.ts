@@ -101,4 +101,11 @@ export const doorRoutes: Route[] = [
     answer: bodies.auditSchema,
     problems: [400, 401, 403],
   },
+  {
+    method: 'get',
+    path: '/shop/backups',
+    summary: 'The backups that are kept, and when each was brought back on trial, the newest first',
+    answer: bodies.backupsSchema,
+    problems: [401, 403],
+  },
 ]

@@ -5,6 +5,7 @@ import { cardFileRoutes } from './cardFileRoutes'
 import { cardRoutes } from './cardRoutes'
 import { doorRoutes } from './doorRoutes'
 import type { Route } from './route'
+import { photoRoutes } from './photoRoutes'
 import { rewindRoutes } from './rewindRoutes'
 import { runRoutes } from './runRoutes'
 import { shopRoutes } from './shopRoutes'
@@ -21,6 +22,7 @@ export const routes: Route[] = [
   ...cardRoutes,
   ...runRoutes,
   ...rewindRoutes,
+  ...photoRoutes,
 ]
 
 /** The OpenAPI 3.1 document of the API, built once. */

@@ -10,7 +10,7 @@ export const rewindRoutes: Route[] = [
     body: bodies.newRewindSchema,
     answer: bodies.rewindViewSchema,
     created: true,
-    problems: [400, 404, 409, 422],
+    problems: [400, 403, 409, 422],
   },
   {
     method: 'get',
@@ -27,7 +27,16 @@ export const rewindRoutes: Route[] = [
     params: byId,
     body: bodies.rewindEntriesSchema,
     answer: bodies.rewindKeptSchema,
-    problems: [400, 404, 409, 413, 422],
+    problems: [400, 403, 404, 409, 413, 422],
+  },
+  {
+    method: 'put',
+    path: '/rewinds/{id}',
+    summary: 'Takes a rewind’s own file in at its unit, as it was; safe to repeat',
+    params: byId,
+    body: bodies.rewindFileSchema,
+    answer: bodies.rewindViewSchema,
+    problems: [400, 403, 409, 413, 422],
   },
   {
     method: 'get',

@@ -1,6 +1,17 @@
 import { z } from 'zod'
-import { asKept } from './asKept'
-import { instrumentSchema, personSchema, shopSchema, shopSettingsSchema, uuidSchema } from '../formats'
+import { asKept, asKeptMember } from './asKept'
+import {
+  cardSchema,
+  instrumentSchema,
+  personSchema,
+  photoSchema,
+  shopRewindSchema,
+  shopRunSchema,
+  shopSchema,
+  shopSettingsSchema,
+  unitSchema,
+  uuidSchema,
+} from '../formats'
 
 export const shopViewSchema = z.object({
   settings: shopSettingsSchema,
@@ -21,6 +32,23 @@ export const byQuerySchema = z.strictObject({ by: uuidSchema })
 /** A shop document whose ids a database can keep. */
 export const importSchema = asKept(shopSchema)
 
+/** The first line of a shop file that goes record by record. */
+export const shopHeadSchema = asKept(
+  shopSchema.pick({ format: true, version: true, settings: true, people: true, instruments: true }),
+)
+/** What each other line brings, under its name; in the order in which one refers to another. */
+export const shopRecords = {
+  card: asKeptMember('cards', cardSchema),
+  unit: asKeptMember('units', unitSchema),
+  run: asKeptMember('runs', shopRunSchema),
+  rewind: asKeptMember('rewinds', shopRewindSchema),
+  photo: asKeptMember('photos', photoSchema),
+} as const
+/** The list of a shop document that a record of a line stands in. */
+export const listOf = { card: 'cards', unit: 'units', run: 'runs', rewind: 'rewinds', photo: 'photos' } as const
+
+export const exportQuerySchema = z.strictObject({ form: z.literal('lines').optional() })
+
 export const importedSchema = z.object({
   people: z.number(),
   instruments: z.number(),
@@ -32,3 +60,4 @@ export const importedSchema = z.object({
 
 export type ShopView = z.infer<typeof shopViewSchema>
 export type Imported = z.infer<typeof importedSchema>
+export type ShopHead = z.infer<typeof shopHeadSchema>

@@ -15,14 +15,17 @@ export const shopRoutes: Route[] = [
   {
     method: 'get',
     path: '/shop/export',
-    summary: 'Everything, as one shop document',
+    summary:
+      'Everything, as one shop document; with form=lines as application/x-ndjson, the head on the first line and one record on each other',
+    query: bodies.exportQuerySchema,
     answer: shopSchema,
     problems: [],
   },
   {
     method: 'post',
     path: '/shop/import',
-    summary: 'Takes a shop document in; never overwrites',
+    summary:
+      'Takes a shop document in, all or nothing; never overwrites. As application/x-ndjson the first line is the head, each other line one record, of any number',
     body: shopSchema,
     answer: bodies.importedSchema,
     problems: [400, 409, 413, 415, 422],

@@ -2,6 +2,7 @@ export { exactMomentSchema, figureSchema, idSchema, labelSchema, momentSchema, u
 export { cardSchema, conditionsSchema, limitSchema, most } from './card'
 export { cardsSchema } from './cards'
 export { contradictionsIn, limitContradiction, type Contradiction } from './contradictions'
+export { datesAhead } from './datesAhead'
 export { jsonSchemas } from './jsonSchema'
 export { readDocument, type ReadResult } from './read'
 export {
@@ -13,7 +14,16 @@ export {
   runSchema,
   unitInRunSchema,
 } from './run'
-export { coilSchema, rewindEntrySchema, rewindSchema } from './rewind'
+export {
+  mostPhotoBytes,
+  mostPhotoEdge,
+  photoHeadSchema,
+  photoSchema,
+  photosNamed,
+  type Photo,
+  type PhotoHead,
+} from './photo'
+export { coilPlanSchema, coilSchema, rewindEntrySchema, rewindSchema } from './rewind'
 export { sentencesOf, type PathProblem } from './sentences'
 export {
   accessSchema,

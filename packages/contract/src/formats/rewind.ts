@@ -1,7 +1,7 @@
 import { rewindSteps, unknownFacts, type Rewind } from '@sure-spool/core'
 import { z } from 'zod'
 import { figureSchema, idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
-import { instrumentSchema, readingSchema } from './run'
+import { instrumentSchema, readingSchema, spotSchema } from './run'
 
 const turns = figureSchema.min(0).max(1e6, 'is more turns than any coil has')
 const lay = z.enum(['cw', 'ccw'])
@@ -35,18 +35,31 @@ const facts = {
   finish: labelSchema.optional(),
   pole: z.enum(['north', 'south']).optional(),
   fixing: labelSchema.optional(),
+  left: z
+    .strictObject({
+      ohms20: figureSchema.positive().optional(),
+      metres: figureSchema.positive().max(1e6).optional(),
+      grams: figureSchema.positive().max(1e6).optional(),
+    })
+    .optional(),
 }
-const planSchema = z.strictObject({
+export const coilPlanSchema = z.strictObject({
   ...facts,
-  from: z.enum(['original', 'card', 'twin', 'neighbours', 'told', 'estimate']),
+  from: z.enum(['original', 'card', 'twin', 'neighbours', 'rewinds', 'told', 'estimate']),
   why: wordsSchema,
   shape: coilShapeSchema.optional(),
   traverseMm: millimetres.optional(),
+  windowMm: millimetres.optional(),
   packing: figureSchema.min(0.05).max(1.2).optional(),
   meanTurnMm: millimetres.optional(),
 })
 
-export const coilSchema = z.strictObject({ id: wordSchema, winding: wordSchema, label: labelSchema })
+export const coilSchema = z.strictObject({
+  id: wordSchema,
+  winding: wordSchema,
+  label: labelSchema,
+  sister: labelSchema.optional(),
+})
 
 const head = {
   id: idSchema,
@@ -59,7 +72,14 @@ const head = {
 }
 
 export const rewindEntrySchema = z.discriminatedUnion('kind', [
-  z.strictObject({ ...head, kind: z.literal('original'), coil: wordSchema, facts: z.strictObject(facts) }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('original'),
+    coil: wordSchema,
+    facts: z.strictObject(facts),
+    photo: labelSchema.optional(),
+    spot: spotSchema.optional(),
+  }),
   z.strictObject({ ...head, kind: z.literal('unknown'), coil: wordSchema, of: z.enum(unknownFacts) }),
   z.strictObject({
     ...head,
@@ -72,7 +92,7 @@ export const rewindEntrySchema = z.discriminatedUnion('kind', [
       .array(z.strictObject({ awg: z.int().min(0).max(56).optional(), bareMm: millimetres.optional() }))
       .max(100),
   }),
-  z.strictObject({ ...head, kind: z.literal('plan'), coil: wordSchema, plan: planSchema }),
+  z.strictObject({ ...head, kind: z.literal('plan'), coil: wordSchema, plan: coilPlanSchema }),
   z.strictObject({ ...head, kind: z.literal('direction'), machine: lay, lay }),
   z.strictObject({ ...head, kind: z.literal('count'), coil: wordSchema, of: z.enum(['strip', 'wind']), turns }),
   z.strictObject({
@@ -111,9 +131,25 @@ export const rewindEntrySchema = z.discriminatedUnion('kind', [
     atC: figureSchema.min(-60).max(600).optional(),
     seconds: figureSchema.min(0).max(1e7).optional(),
     words: wordsSchema.optional(),
+    photo: labelSchema.optional(),
+    spot: spotSchema.optional(),
+  }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('phase'),
+    coil: wordSchema,
+    swing: z.enum(['same', 'opposite']),
+    magnets: z.enum(['alike', 'opposite', 'unknown']),
   }),
   z.strictObject({ ...head, kind: z.literal('answer'), remark: labelSchema, reason: wordsSchema.min(1) }),
-  z.strictObject({ ...head, kind: z.literal('note'), words: wordsSchema.min(1), about: labelSchema.optional() }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('note'),
+    words: wordsSchema.min(1),
+    about: labelSchema.optional(),
+    photo: labelSchema.optional(),
+    spot: spotSchema.optional(),
+  }),
   z.strictObject({ ...head, kind: z.literal('take-back'), entry: idSchema, reason: wordsSchema }),
 ])
 

@@ -100,6 +100,9 @@ const head = {
 }
 const celsius = figureSchema.min(-60, 'is colder than any bench').max(300, 'is hotter than any bench')
 
+/** A place on a photo, as shares of its width and height. */
+export const spotSchema = z.strictObject({ x: figureSchema.min(0).max(1), y: figureSchema.min(0).max(1) })
+
 export const entrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('reading'), check: wordSchema, reading: readingSchema }),
   z.strictObject({
@@ -156,9 +159,17 @@ export const entrySchema = z.discriminatedUnion('kind', [
     what: z.array(z.enum(lookIds)).min(1),
     words: wordsSchema.optional(),
     photo: labelSchema.optional(),
+    spot: spotSchema.optional(),
     fault: z.literal(true).optional(),
   }),
-  z.strictObject({ ...head, kind: z.literal('note'), words: wordsSchema.min(1), about: labelSchema.optional() }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('note'),
+    words: wordsSchema.min(1),
+    about: labelSchema.optional(),
+    photo: labelSchema.optional(),
+    spot: spotSchema.optional(),
+  }),
   z.strictObject({
     ...head,
     kind: z.literal('work'),

@@ -2,6 +2,7 @@ import { complaintIds, type Entry, type RewindEntry } from '@sure-spool/core'
 import { z } from 'zod'
 import { figureSchema, idSchema, labelSchema, momentSchema, percentSchema, wordSchema, wordsSchema } from './basics'
 import { cardSchema } from './card'
+import { photoSchema } from './photo'
 import { coilSchema, rewindEntrySchema } from './rewind'
 import { comparisonSchema, entrySchema, historySchema, instrumentSchema, unitLimitSchema } from './run'
 
@@ -98,6 +99,7 @@ export const shopSchema = z.strictObject({
   units: z.array(unitSchema),
   runs: z.array(shopRunSchema),
   rewinds: z.array(shopRewindSchema).optional(),
+  photos: z.array(photoSchema).optional(),
 })
 
 export type Access = z.infer<typeof accessSchema>

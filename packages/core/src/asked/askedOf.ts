@@ -19,6 +19,7 @@ const kinds = [
   'capacitance',
   'ac-output',
   'dc-output',
+  'response',
 ] as const satisfies CheckKind[]
 
 /** What two points can be asked for: one figure, read between them. */
@@ -48,6 +49,8 @@ export function askedOf(card: Card, id: string, pair: [string, string], kind: As
     kind,
     at: { pair },
     required: false,
+    // what is heard of a frequency is read in volts
+    ...(kind === 'response' ? { quantity: 'voltage' as const } : {}),
     limits: derived ? [{ id: `${mark}${id}`, for: 'any', limit: 'derived', source }] : [],
   }
 }

@@ -20,6 +20,7 @@ const words: [RegExp, AskedKind][] = [
   [/^(h|henr(y|ys|ies))$/, 'inductance'],
   [/^(f|farads?)$/, 'capacitance'],
   [/^(insulation|megohms?|megs?)$/, 'insulation'],
+  [/^(response|frequency|frequencies)$/, 'response'],
 ]
 const joins = new Set(['and', 'to', 'between', 'in', ''])
 

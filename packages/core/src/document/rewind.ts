@@ -1,4 +1,4 @@
-import type { EntryHead, Instrument, Reading } from './run'
+import type { EntryHead, Instrument, Reading, Spot } from './run'
 
 /** The core or bobbin the first turn lies on, in mm. */
 export type CoilShape =
@@ -16,6 +16,13 @@ export interface CoilWire {
   strands?: number
 }
 
+/** What came off a coil: its ohms at 20 °C from end to end, how long it is, what it weighs. */
+export interface WireLeft {
+  ohms20?: number
+  metres?: number
+  grams?: number
+}
+
 /** What is known of a coil: as it was, or as it is to be. */
 export interface CoilFacts {
   turns?: number
@@ -30,14 +37,18 @@ export interface CoilFacts {
   finish?: string
   pole?: 'north' | 'south'
   fixing?: string
+  left?: WireLeft
 }
 
 /** What is to be wound, where that comes from, and the room it has. */
 export interface CoilPlan extends CoilFacts {
-  from: 'original' | 'card' | 'twin' | 'neighbours' | 'told' | 'estimate'
+  /** `rewinds`: as others of the model were wound */
+  from: 'original' | 'card' | 'twin' | 'neighbours' | 'rewinds' | 'told' | 'estimate'
   why: string
   shape?: CoilShape
   traverseMm?: number
+  /** how high it may build, mm */
+  windowMm?: number
   /** a fraction, 1 = square stacking */
   packing?: number
   /** measured or told, where the core's shape is not; or `ohmsPerTurn`, a rule of thumb */
@@ -49,6 +60,8 @@ export interface Coil {
   /** the winding of the card that it is, or is part of */
   winding: string
   label: string
+  /** of two coils of a pickup: the other one, by its label; they are to add */
+  sister?: string
 }
 
 /** A rewind: between the run that found the dead coil and the run that proves the new one (CARD, "Rewind"). */
@@ -74,7 +87,7 @@ export type UnknownFact = (typeof unknownFacts)[number]
 
 export type RewindBody =
   /** what the stripping shows; a later fact goes before an earlier one */
-  | { kind: 'original'; coil: string; facts: CoilFacts }
+  | { kind: 'original'; coil: string; facts: CoilFacts; photo?: string; spot?: Spot }
   | { kind: 'unknown'; coil: string; of: UnknownFact }
   /** `build`: the film that was looked for */
   | {
@@ -111,9 +124,13 @@ export type RewindBody =
       atC?: number
       seconds?: number
       words?: string
+      photo?: string
+      spot?: Spot
     }
+  /** iron touched to the one coil and to its sister: which way the meter swings, and how their magnets stand */
+  | { kind: 'phase'; coil: string; swing: 'same' | 'opposite'; magnets: 'alike' | 'opposite' | 'unknown' }
   | { kind: 'answer'; remark: string; reason: string }
-  | { kind: 'note'; words: string; about?: string }
+  | { kind: 'note'; words: string; about?: string; photo?: string; spot?: Spot }
   | { kind: 'take-back'; entry: string; reason: string }
 
 export type RewindHead = Omit<EntryHead, 'run'> & { rewind: string }

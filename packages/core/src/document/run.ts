@@ -80,6 +80,12 @@ export interface EntryHead {
   clock?: number
 }
 
+/** A place on a photo, as shares of its width and height from the upper left. */
+export interface Spot {
+  x: number
+  y: number
+}
+
 export type EntryBody =
   | { kind: 'reading'; check: string; reading: Reading }
   | {
@@ -105,8 +111,17 @@ export type EntryBody =
   | { kind: 'isolation'; state: Isolation; lifted?: string[]; parallelOhms?: number }
   | { kind: 'wires'; map: Record<string, string> }
   | { kind: 'caution'; caution: CautionId }
-  | { kind: 'look'; check?: string; place: string; what: LookId[]; words?: string; photo?: string; fault?: true }
-  | { kind: 'note'; words: string; about?: string }
+  | {
+      kind: 'look'
+      check?: string
+      place: string
+      what: LookId[]
+      words?: string
+      photo?: string
+      spot?: Spot
+      fault?: true
+    }
+  | { kind: 'note'; words: string; about?: string; photo?: string; spot?: Spot }
   | { kind: 'work'; what: WorkId; place: string; undoes?: string; rewind?: string; words?: string }
   /** a check of this run alone; its id begins with `ask-` */
   | { kind: 'ask'; check: Check }

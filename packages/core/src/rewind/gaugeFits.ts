@@ -1,7 +1,7 @@
 import { atMost } from '../conformance'
 import { gaugeFromOverall } from './gaugeFromOverall'
 import { metricSizes } from './metricSizes'
-import { bareOfGauge, wire } from './wire'
+import { bareOf, wire } from './wire'
 
 /** A wire that a micrometer reading could be. */
 export interface WireFit {
@@ -54,7 +54,7 @@ const sameShare = 0.02
  * otherWires(gaugeFits({ overallMm: 0.968, strands: 1, build: 'heavy' })).map(({ awg }) => awg) // [ 19 ]
  */
 export function otherWires(fits: readonly WireFit[]): WireFit[] {
-  const area = ({ awg, bareMm }: WireFit) => (awg === undefined ? (bareMm ?? 0) : bareOfGauge(awg)) ** 2
+  const area = (one: WireFit) => bareOf(one) ** 2
   const [first] = fits
   return first ? fits.filter((one) => Math.abs(area(one) / area(first) - 1) > sameShare) : []
 }

@@ -17,3 +17,5 @@ export {
   type CoilToWind,
   type PlannedCoil,
 } from './planCoil'
+export { turnsLike } from './turnsLike'
+export { fitsLeft, wireLeft, type LeftTells } from './wireLeft'

@@ -43,6 +43,19 @@ describe('a plan by its geometry (docs/methods.md, worked)', () => {
     expect((two?.ohms20 ?? 0) / (one?.ohms20 ?? 1)).toBeCloseTo(0.5, 1)
   })
 
+  test('against the height of its window', () => {
+    const plan = planCoil({ ...drone, turns: 5006, windowMm: 4 })
+    expect(plan?.fill).toBeCloseTo((plan?.buildMm ?? 0) / 4, 9)
+    expect(plan?.fillLoose).toBeCloseTo((plan?.fill ?? 0) / 0.9, 9)
+    // as many as fill it, fill it
+    const full = planCoil({ ...drone, turns: plan?.turnsInWindow ?? 0, windowMm: 4 })
+    expect(full?.fill).toBeLessThanOrEqual(1)
+    expect(full?.fill).toBeGreaterThan(0.999)
+    expect(planCoil({ ...drone, turns: 5006 })).not.toHaveProperty('fill')
+    expect(planCoil({ ...drone, turns: 5006, windowMm: 0 })).not.toHaveProperty('fill')
+    expect(planCoil({ ...ring, turns: 310, windowMm: 4 })).not.toHaveProperty('fill')
+  })
+
   test.each([
     ['no wire', { meanTurnMm: 88, turns: 310, wire: {} }],
     ['no turns and no ohms', ring],

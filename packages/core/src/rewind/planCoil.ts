@@ -8,6 +8,8 @@ export interface CoilToWind {
   /** the room it has; or the mean turn, where the core was not measured */
   shape?: CoilShape
   traverseMm?: number
+  /** how high it may build, mm */
+  windowMm?: number
   packing?: number
   meanTurnMm?: number
   /** a rule of thumb, or what others of the model came to: ohms at 20 °C a turn */
@@ -29,6 +31,12 @@ export interface PlannedCoil {
   buildMm?: number
   /** layers side by side over the traverse, a whole number; absent as the build */
   turnsALayer?: number
+  /** of the window's height, as a share; where the window is known */
+  fill?: number
+  /** the same where it packs as loose as two standard deviations make it */
+  fillLoose?: number
+  /** the most turns that the window takes */
+  turnsInWindow?: number
 }
 
 /** Packing as it comes out by hand, a standard deviation as a share of itself. */
@@ -93,7 +101,19 @@ export function planCoil(input: CoilToWind): PlannedCoil | null {
     meanTurnMm: coil.meanTurnMm,
     buildMm: coil.buildMm,
     turnsALayer: Math.floor(traverseMm / overallMm),
+    ...fillOf(coil.buildMm, wound, input.windowMm),
   }
+}
+
+/** How much of its window a coil takes: the build against the height. */
+function fillOf(
+  buildMm: number,
+  turns: number,
+  windowMm: number | undefined,
+): Pick<PlannedCoil, 'fill' | 'fillLoose' | 'turnsInWindow'> {
+  if (!(windowMm !== undefined && windowMm > 0)) return {}
+  const fill = buildMm / windowMm
+  return { fill, fillLoose: fill / (1 - 2 * packingShare), turnsInWindow: Math.floor(turns / fill) }
 }
 
 const bandOf = (ohms: number, share: number): Pick<PlannedCoil, 'low' | 'high'> => {

@@ -29,6 +29,14 @@ export const bareOfGauge = (awg: number): number => 0.127 * 92 ** ((36 - awg) / 
 export const gaugeOfBare = (bareMm: number): number => 36 - (39 * Math.log(bareMm / 0.127)) / Math.log(92)
 
 /**
+ * The bare diameter of a wire by its gauge or its own size, mm; 0 where neither is known.
+ * @example
+ * bareOf({ bareMm: 0.9 }) // 0.9
+ */
+export const bareOf = ({ awg, bareMm = 0 }: { awg?: number; bareMm?: number }): number =>
+  awg === undefined ? bareMm : bareOfGauge(awg)
+
+/**
  * A round copper magnet wire by gauge or bare diameter (METHODS 10; ASTM B258 diameters, IACS copper at 20 °C, film build after
  * NEMA MW 1000). An estimate, for coarse wire nearer the least film than the usual one: a supplier's table wins.
  * @param input `awg` or `bareMm` (above 0)

@@ -12,11 +12,12 @@ import {
 } from '../testing'
 import { but, butBand, butCheck, holdClauses, noFigure } from '../testing/clauses'
 import * as between from './betweenRules'
+import type { Closing, ClosingRule } from './closing'
 import * as closing from './closingRules'
 import * as comparing from './comparingRules'
 import { gaugesTooNear, oddPoles, winderDirection } from './rewindRules'
 
-const said = (rule: closing.ClosingRule, script: Script, more: Partial<closing.Closing> = {}) =>
+const said = (rule: ClosingRule, script: Script, more: Partial<Closing> = {}) =>
   rule({ ...sceneOf(script).closing, ...more })?.severity ?? null
 const twin = () => new Script(twinCard()).ready()
 const whole = () =>

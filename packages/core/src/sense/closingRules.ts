@@ -1,19 +1,9 @@
 import { plugsOf, type Card, type Family } from '../document'
 import { below } from '../conformance'
-import { entriesThatStand, pairKey, readsOpen, type Bench, type CheckState, type Evaluation } from '../judgement'
+import { entriesThatStand, pairKey, readsOpen, type CheckState, type Evaluation } from '../judgement'
+import type { ClosingRule } from './closing'
 import type { Remark } from './rule'
-
-/** What is known when the tape is looked at as a whole. */
-export interface Closing {
-  bench: Bench
-  checks: CheckState[]
-  /** every reading evaluated, in tape order */
-  all: Evaluation[]
-  noFaultFound: boolean
-  stood: (evaluation: Evaluation) => boolean
-}
-
-export type ClosingRule = (closing: Closing) => Remark | null
+import { sweepBack } from './sweepBack'
 
 /** Families where shorted turns hide from ohms. */
 export const ohmsMiss: Family[] = ['ignition-stator', 'charging-stator', 'low-ohm-stator', 'ignition-coil', 'coil-pack']
@@ -230,4 +220,5 @@ export const closingRules: ClosingRule[] = [
   testsDisagree,
   noGroundAfter,
   highIsNotShorted,
+  sweepBack,
 ]

@@ -118,7 +118,9 @@ export const kindUnset: ReadingRule = {
   setting: ({ evaluation }) => evaluation.check.id,
   test: ({ bench, evaluation }) => {
     const { check } = evaluation
-    return demandedKind(bench.run.card, check.id) === undefined
+    const { card } = bench.run
+    // of a part without a card nobody can choose: what the three read as is shown instead
+    return card.state !== 'sketch' && demandedKind(card, check.id) === undefined
       ? { severity: 'stop', params: { check: check.id } }
       : null
   },

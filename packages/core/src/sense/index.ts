@@ -1,4 +1,5 @@
-export { closingRules, ohmsMiss, type Closing, type ClosingRule } from './closingRules'
+export { closingRules, ohmsMiss } from './closingRules'
+export type { Closing, ClosingRule } from './closing'
 export { meterCannot } from './meterCannot'
 export type { RemarkCause, Moment, ReadingRule, Remark, RemarkId, Severity } from './rule'
 export { cardRemarks, type CardRemark } from './cardRules'

@@ -119,6 +119,7 @@ export type RemarkId =
   | 'unknown-pins-power'
   | 'supply-high'
   | 'click-only'
+  | 'sweep-back'
   | 'gauges-too-near'
   | 'odd-poles'
   | 'winder-direction'

@@ -1,11 +1,11 @@
 import type { Verdict } from '../conformance'
-import type { PreparedCheck } from '../judgement'
-import { curveBand, onCurve } from '../series'
+import { quantityOf, type PreparedCheck } from '../judgement'
+import { curveBand, onCurve, responseOf, type Response } from '../series'
 import type { RunState } from './runState'
 
 /** Readings that are looked at together, each at its number or its place. */
 export interface ReadingSet {
-  /** `at`: the item’s number, or the place on a curve; `value` in SI, over each item’s own length where it has one */
+  /** `at`: the item’s number, the place on a curve, or the frequency; `value` in SI, over each item’s own length where it has one */
   points: { at: number; value: number; verdict: Verdict }[]
   /** the limits of all of them; of a set over its lengths by the metre */
   band: { min?: number; max?: number }
@@ -13,6 +13,8 @@ export interface ReadingSet {
   curve: { x: number; min: number; max: number }[]
   /** whether the values are by the metre */
   perMetre: boolean
+  /** whether they stand at their frequencies, Hz: a response, with its peak and where it has fallen by 3 dB */
+  response?: Response | null
   /** how many there are to be, where that is known */
   count: number
 }
@@ -33,10 +35,11 @@ export function readingSet(state: RunState, check: PreparedCheck): ReadingSet {
   const read = (state.checks.find((one) => one.check === check)?.points ?? []).flatMap(({ evaluation, verdict }) =>
     evaluation ? [{ evaluation, verdict }] : [],
   )
-  const perMetre = !curve && read.some(({ evaluation }) => (evaluation.entry.reading.x ?? 0) > 0)
+  const isResponse = check.kind === 'response'
+  const perMetre = !curve && !isResponse && read.some(({ evaluation }) => (evaluation.entry.reading.x ?? 0) > 0)
   const points = read.flatMap(({ evaluation: { entry, judged, net }, verdict }) => {
-    const { index, x } = entry.reading
-    const at = curve ? x : index
+    const { index, x, conditions } = entry.reading
+    const at = isResponse ? (x ?? conditions?.hertz) : curve ? x : index
     const whole = judged ?? net
     const value = perMetre ? overLength(net, x) : whole
     return at === undefined || value === undefined ? [] : [{ at, value, verdict }]
@@ -47,7 +50,20 @@ export function readingSet(state: RunState, check: PreparedCheck): ReadingSet {
     : curve
       ? {}
       : (read[0]?.evaluation.limit?.band ?? {})
-  return { points, band, curve: curve ? along(curve) : [], perMetre, count: check.items ?? ringOf(check) }
+  const response = isResponse
+    ? responseOf(
+        points.map(({ at, value }) => ({ hertz: at, value })),
+        quantityOf(check) === 'gain',
+      )
+    : undefined
+  return {
+    points,
+    band,
+    curve: curve ? along(curve) : [],
+    perMetre,
+    ...(response === undefined ? {} : { response }),
+    count: check.items ?? ringOf(check),
+  }
 }
 
 const overLength = (ohms: number | undefined, metres: number | undefined): number | undefined =>

@@ -33,6 +33,14 @@ test('a sound entry is taken, however it would be judged', () => {
   expect(fieldOf(new Script(twinCard()).ready().read('low', '9999M'))).toBeNull()
 })
 
+test.each([
+  ['each its own', { red: 'A', blue: 'B' }, null],
+  ['one that is no terminal', { red: 'A', blue: 'Q' }, 'map'],
+  ['two of the same', { red: 'A', blue: 'A' }, 'map'],
+])('loose wires are terminals of the card, %s', (_what, map, field) => {
+  expect(fieldOf(put({ kind: 'wires', map }, new Script(pickupCard()).ready()))).toBe(field)
+})
+
 describe('the tape', () => {
   test('an entry names the run it is sent to', () => {
     expect(refusal(lowRead(), { run: 'another' })).toMatchObject({ kind: 'refused', field: 'run' })

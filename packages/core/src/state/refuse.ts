@@ -35,6 +35,7 @@ export function refusalOf(run: Run, closed: boolean, entry: Entry): Refusal | nu
     clockBackwards(run, entry) ??
     referenceNowhere(asThisUnit(run), entry) ??
     (entry.kind === 'ask' ? askRefusal(asThisUnit(run), entry.check) : null) ??
+    (entry.kind === 'wires' ? wiresRefusal(asThisUnit(run), entry.map) : null) ??
     (entry.kind === 'point' ? pointRefusal(asThisUnit(run), entry) : null) ??
     (entry.kind === 'reading' ? readingRefusal(asThisUnit(run), entry.check, entry.reading) : null)
   )
@@ -70,6 +71,15 @@ function referenceNowhere(run: Run, entry: Entry): Refusal | null {
   return planSteps(prepareCard(run.card, run.unit)).some((step) => step.id === entry.check)
     ? null
     : refused('check', `names "${entry.check}", which is neither a check of this card nor a step of this run`)
+}
+
+/** Each loose wire is one terminal of the card, and no two are the same. */
+function wiresRefusal({ card }: Run, map: Record<string, string>): Refusal | null {
+  const named = Object.values(map)
+  const stranger = named.find((id) => !card.terminals.some((one) => one.id === id))
+  if (stranger !== undefined) return refused('map', `names the terminal "${stranger}", which this card does not have`)
+  const twice = named.find((id, i) => named.indexOf(id) !== i)
+  return twice === undefined ? null : refused('map', `has two wires for the terminal "${twice}"`)
 }
 
 /** A point off the card has a name of its own, and lies on a lead of this part. */

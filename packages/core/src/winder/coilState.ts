@@ -1,6 +1,17 @@
 import type { Coil, CoilFacts, CoilPlan, Rewind, RewindEntry, RewindEntryOf } from '../document'
 import { rangeOf } from '../meter'
-import { gaugeFits, midWind, otherWires, planCoil, strandsToTell, type PlannedCoil } from '../rewind'
+import {
+  fitsLeft,
+  gaugeFits,
+  midWind,
+  otherWires,
+  planCoil,
+  scaleInductance,
+  strandsToTell,
+  wireLeft,
+  type LeftTells,
+  type PlannedCoil,
+} from '../rewind'
 import { readingUncertainty } from '../uncertainty'
 import type { CoilState, GaugeRead, MidCheck } from './rewindStanding'
 
@@ -35,6 +46,8 @@ export function coilState(rewind: Rewind, coil: Coil, stand: RewindEntry[]): Coi
   const restart = stand.findLast((entry) => entry.kind === 'broke' && entry.then === 'again' && about(entry, coil))
   const since = (entry: RewindEntry) => about(entry, coil) && entry.n > (restart?.n ?? 0)
   const wound = stand.findLast((entry): entry is RewindEntryOf<'wound'> => entry.kind === 'wound' && since(entry))
+  const left = wireLeft(original.left ?? {}, original.wire)
+  const henries = henriesOf(original, plan, planned)
   const last = counts('wind')
   const stripped = counts('strip')
   return {
@@ -43,24 +56,64 @@ export function coilState(rewind: Rewind, coil: Coil, stand: RewindEntry[]): Coi
     unknown: new Set(stand.flatMap((entry) => (entry.kind === 'unknown' && about(entry, leader) ? [entry.of] : []))),
     stripped: stripped?.kind === 'count' ? stripped.turns : 0,
     gauges: stand.flatMap((entry) =>
-      entry.kind === 'gauge' && about(entry, leader) ? [gaugeRead(entry, original)] : [],
+      entry.kind === 'gauge' && about(entry, leader) ? [gaugeRead(entry, original, left)] : [],
     ),
+    left,
     ...(plan ? { plan } : {}),
     ...(planned ? { planned } : {}),
+    ...(henries === undefined ? {} : { henries }),
     turns: wound?.turns ?? (last?.kind === 'count' && since(last) ? last.turns : 0),
     mid: stand.flatMap((entry) =>
       entry.kind === 'mid-wind' && since(entry) ? (midCheck(rewind, entry, plan, planned) ?? []) : [],
     ),
     ...(wound ? { wound } : {}),
+    ...phaseOf(stand, coil, wound),
     beeps: beepsOf(stand, coil),
   }
 }
 
-function gaugeRead({ id, strands, reading, build: lookedFor }: RewindEntryOf<'gauge'>, { wire }: CoilFacts): GaugeRead {
+function gaugeRead(
+  { id, strands, reading, build: lookedFor }: RewindEntryOf<'gauge'>,
+  { wire }: CoilFacts,
+  left: LeftTells,
+): GaugeRead {
   const build = lookedFor ?? wire?.build
   const overallMm = (1000 * (reading.value ?? 0)) / strands
-  const fits = gaugeFits({ overallMm, strands, ...(build ? { build } : {}) })
-  return { entry: id, strands, overallMm, fits, others: otherWires(fits), wanted: strandsToTell(fits) }
+  const all = gaugeFits({ overallMm, strands, ...(build ? { build } : {}) })
+  const agreeing = fitsLeft(all, left)
+  const fits = agreeing.length > 0 ? agreeing : all
+  return {
+    entry: id,
+    strands,
+    overallMm,
+    fits,
+    others: otherWires(fits),
+    wanted: strandsToTell(fits),
+    ...(agreeing.length === 0 ? { unlikeLeft: true as const } : {}),
+  }
+}
+
+/** Henries to expect on the new coil: as planned, else as the old one had them, by the square of the turns. */
+function henriesOf(
+  { henries, turns }: CoilFacts,
+  plan: CoilPlan | undefined,
+  planned: PlannedCoil | undefined,
+): number | undefined {
+  if (plan?.henries !== undefined || henries === undefined || turns === undefined || !planned) return plan?.henries
+  return turns > 0 ? scaleInductance({ henries, turnsOld: turns, turnsNew: planned.turns }) : undefined
+}
+
+/** How the coil swings against its sister, as it was tried last since it was wound. */
+function phaseOf(
+  stand: RewindEntry[],
+  coil: Coil,
+  wound: RewindEntryOf<'wound'> | undefined,
+): Pick<CoilState, 'phase'> {
+  const tried = stand.findLast(
+    (entry): entry is RewindEntryOf<'phase'> =>
+      entry.kind === 'phase' && entry.coil === coil.id && entry.n > (wound?.n ?? 0),
+  )
+  return tried ? { phase: tried } : {}
 }
 
 function midCheck(

@@ -1,4 +1,5 @@
-import type { RewindRemark, RewindState } from './rewindStanding'
+import type { PlannedCoil } from '../rewind'
+import type { CoilState, RewindRemark, RewindState } from './rewindStanding'
 
 /** A count that is off by more is looked at again. */
 const turnsShare = 0.02
@@ -38,7 +39,7 @@ function direction({ steps, direction: settled }: Omit<RewindState, 'remarks'>):
 
 function onCoils(state: Omit<RewindState, 'remarks'>): RewindRemark[] {
   return state.coils.flatMap((one) => {
-    const { coil, gauges, original, planned, plan, wound, lay, beeps, mid } = one
+    const { coil, gauges, original, left, planned, plan, wound, lay, beeps, mid } = one
     const found: Bare[] = []
     const last = gauges.at(-1)
     const isLeader = state.rewind.coils.find(({ winding }) => winding === coil.winding)?.id === coil.id
@@ -49,6 +50,8 @@ function onCoils(state: Omit<RewindState, 'remarks'>): RewindRemark[] {
         coil: coil.id,
         params: { overallMm: last.overallMm, strands: last.strands, wanted: last.wanted },
       })
+    if (isLeader && last?.unlikeLeft && left.bareMm !== undefined)
+      found.push({ id: 'wire-disagrees', severity: 'warn', coil: coil.id, params: { bareMm: left.bareMm } })
     const taken = plan?.wire
     if (
       isLeader &&
@@ -64,6 +67,7 @@ function onCoils(state: Omit<RewindState, 'remarks'>): RewindRemark[] {
         coil: coil.id,
         params: { was: String(sizeOf(original.wire)), is: String(sizeOf(taken)) },
       })
+    if (isLeader && !wound && planned?.fill !== undefined) found.push(...fillRemarks(coil.id, planned))
     if (wound && planned && Math.abs(wound.turns - planned.turns) > Math.max(1, turnsShare * planned.turns))
       found.push({
         id: 'turns-off',
@@ -82,6 +86,7 @@ function onCoils(state: Omit<RewindState, 'remarks'>): RewindRemark[] {
       found.push({ id: 'laid-alike', severity: 'stop', coil: coil.id, params: { lay: wound.lay, wanted: lay } })
     const open = beeps.find(({ mended }) => !mended)
     if (open) found.push({ id: 'ground-beeps', severity: 'stop', coil: coil.id, params: { turns: open.turns } })
+    found.push(...phaseRemarks(one))
     const check = mid.at(-1)
     const aim = plan?.ohms20 ?? planned?.ohms20
     if (check?.projected && aim !== undefined && planned && !wound) {
@@ -98,5 +103,20 @@ function onCoils(state: Omit<RewindState, 'remarks'>): RewindRemark[] {
   })
 }
 
+/** Higher than its window, or only where it packs as it should. */
+function fillRemarks(coil: string, { fill = 0, fillLoose = 0, turnsInWindow = 0 }: PlannedCoil): Bare[] {
+  const params = { fill, turns: turnsInWindow }
+  if (fill > 1) return [{ id: 'does-not-fit', severity: 'warn', coil, params }]
+  return fillLoose > 1 ? [{ id: 'just-fits', severity: 'note', coil, params }] : []
+}
+
+/** Two coils that swing against each other cancel what they should add; magnets alike and swings alike add the hum as well. */
+function phaseRemarks({ coil, phase }: CoilState): Bare[] {
+  const { sister } = coil
+  if (!phase || sister === undefined) return []
+  if (phase.swing === 'opposite') return [{ id: 'out-of-phase', severity: 'stop', coil: coil.id, params: { sister } }]
+  return phase.magnets === 'alike' ? [{ id: 'hum-adds', severity: 'note', coil: coil.id, params: { sister } }] : []
+}
+
 const sizeOf = ({ awg, bareMm }: { awg?: number; bareMm?: number }): string | undefined =>
-  awg === undefined ? (bareMm === undefined ? undefined : `${bareMm}`) : `gauge ${awg}`
+  awg === undefined ? (bareMm === undefined ? undefined : `${bareMm} mm`) : `gauge ${awg}`

@@ -1,11 +1,16 @@
 import type { Coil, CoilFacts, CoilPlan, Rewind, RewindEntryOf, UnknownFact } from '../document'
-import type { MidWind, PlannedCoil, WireFit } from '../rewind'
+import type { LeftTells, MidWind, PlannedCoil, WireFit } from '../rewind'
 
 /** What a careful colleague would say over a rewind. */
 export interface RewindRemark {
   id:
     | 'gauges-too-near'
     | 'wire-unlike'
+    | 'wire-disagrees'
+    | 'does-not-fit'
+    | 'just-fits'
+    | 'out-of-phase'
+    | 'hum-adds'
     | 'odd-poles'
     | 'winder-direction'
     | 'laid-alike'
@@ -30,6 +35,8 @@ export interface GaugeRead {
   others: WireFit[]
   /** strands side by side that would tell them apart */
   wanted: number
+  /** none of them is the copper that ohms, length and mass tell */
+  unlikeLeft?: true
 }
 
 /** A check half way, as it was read and where it leads. */
@@ -50,14 +57,19 @@ export interface CoilState {
   /** turns counted so far while unwinding */
   stripped: number
   gauges: GaugeRead[]
+  /** what ohms, length and mass of the old wire tell */
+  left: LeftTells
   plan?: CoilPlan
   planned?: PlannedCoil
+  /** to be expected on the new coil */
+  henries?: number
   /** the lay it is to have */
   lay?: 'cw' | 'ccw'
   /** turns on it so far */
   turns: number
   mid: MidCheck[]
   wound?: RewindEntryOf<'wound'>
+  phase?: RewindEntryOf<'phase'>
   /** turns at which the live ground beeped, and whether it was mended */
   beeps: { turns: number; mended: boolean; entry: string }[]
 }

@@ -42,6 +42,13 @@ export function stepsOf(
       'finish',
       finished.some(({ what }) => what === lastStep),
     ),
+    ...coils.flatMap(({ coil: { id, sister }, phase }, i) => {
+      // of two that are rewound together the later one is held against the other
+      const isAskedLater = coils.slice(i + 1).some(({ coil }) => coil.label === sister)
+      if (sister === undefined || isAskedLater) return []
+      const tried = step('phase', 'prove', phase !== undefined, id)
+      return [phase?.swing === 'opposite' ? { ...tried, status: 'again' as const } : tried]
+    }),
     step('prove', 'prove', false),
   ]
 }

@@ -1,6 +1,7 @@
 import { isAsked, isImplied, isPointMade } from '../asked'
-import type { Card, CardLimit, Check, Relation } from '../document'
+import { isCounted, plugsOf, type Card, type CardLimit, type Check, type Relation } from '../document'
 import type { RunState } from '../state'
+import { withBladesNamed } from './bladesOnCard'
 import { freeId } from './freeId'
 import { limitRead, sourceOfOne } from './limitRead'
 import { plainDefaults, type CardDefaults } from './template'
@@ -70,7 +71,10 @@ export function sketchGrown(card: Card, revision: number): Card {
  * withAskedKept(scenes.sound().state.run.card, scenes.sound().state).checks.length // 7
  */
 export function withAskedKept(card: Card, state: RunState, defaults: CardDefaults = plainDefaults): Card {
-  const asked = askedAndRead(state)
+  const asked = askedAndRead(state).flatMap(({ check, evaluation }) => {
+    const own = atCardsOwn(check, card, state)
+    return own ? [{ check: own, evaluation }] : []
+  })
   const has = (check: Check) =>
     card.checks.some(
       ({ kind, at }) => kind === check.kind && 'pair' in at && 'pair' in check.at && samePair(at.pair, check.at.pair),
@@ -108,5 +112,21 @@ const askedAndRead = (state: RunState) =>
     const asked = isAsked(check.id) ? state.run.card.checks.find(({ id }) => id === check.id) : undefined
     return asked && point?.evaluation && !point.held ? [{ check: asked, evaluation: point.evaluation }] : []
   })
+
+/** A check between blades that were counted stands on the card at the terminals they turned out to be, or not at all. */
+function atCardsOwn(check: Check, card: Card, state: RunState): Check | undefined {
+  if (!('pair' in check.at)) return check
+  const named = isCounted(state.run.card) ? namesOnPlug(withBladesNamed(card, state), state) : new Map<string, string>()
+  const pair = check.at.pair.map((id) => named.get(id) ?? id) as [string, string]
+  const known = (id: string) => isPointMade(id) || card.terminals.some((one) => one.id === id)
+  return pair.every(known) ? { ...check, at: { pair } } : undefined
+}
+
+const namesOnPlug = (card: Card, { run }: RunState): Map<string, string> =>
+  new Map(
+    plugsOf(card, run.unit.variant)
+      .flatMap(({ cavities }) => cavities)
+      .flatMap(({ mark, terminal }): [string, string][] => (mark && terminal ? [[mark, terminal]] : [])),
+  )
 
 const samePair = (a: [string, string], b: [string, string]): boolean => b.includes(a[0]) && b.includes(a[1])

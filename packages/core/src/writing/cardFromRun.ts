@@ -56,7 +56,7 @@ function windingsOf(card: Card, checks: Check[], source: string): Winding[] {
     })
   const read = checks.flatMap((check) => {
     const limit = check.limits.find((one) => one.source === source)?.limit
-    return 'pair' in check.at && limit && limit !== 'derived' && limit.kind === 'nominal'
+    return check.kind === 'resistance' && 'pair' in check.at && limit && limit !== 'derived' && limit.kind === 'nominal'
       ? [{ label: check.label, pair: check.at.pair, limit }]
       : []
   })

@@ -1,14 +1,10 @@
 export { hasAsked, sketchGrown, withAskedKept } from './askedOnCard'
+export { bladesOn, withBladesNamed } from './bladesOnCard'
 export { cardFromRun } from './cardFromRun'
 export { compareCards, type CardDifference } from './compareCards'
 export { freeId } from './freeId'
 export { cardGaps, type CardGap } from './gaps'
 export { proposedRelations } from './proposals'
-export {
-  cardTemplate,
-  constructionsOf,
-  plainDefaults,
-  sketchCard,
-  type CardDefaults,
-  type SketchTerminal,
-} from './template'
+export { cardTemplate, constructionsOf, plainDefaults, type CardDefaults } from './template'
+export { familySteps, isThreePinned, type SketchTerminal } from './familySteps'
+export { sketchCard } from './sketchCard'

@@ -25,7 +25,14 @@ describe('a part without figures', () => {
   test('is sketched with each pair and the frame, and worked at once', () => {
     const card = sketchCard(id, 'solenoid', 'brass thing', parts, true)
     expect(card.state).toBe('sketch')
-    expect(card.checks.map((check) => check.id)).toEqual(['look', 'red-black', 'red-white', 'black-white', 'frame'])
+    expect(card.checks.map((check) => check.id)).toEqual([
+      'look',
+      'red-black',
+      'red-white',
+      'black-white',
+      'frame',
+      'acts',
+    ])
     const state = new Script(card).ready(20).read('red-black', '40.1').state()
     expect(state.steps.filter(({ step }) => step.kind === 'reading')).toHaveLength(6)
     expect(state.finding.word).toBe('undecided')

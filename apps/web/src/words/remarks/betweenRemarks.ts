@@ -49,4 +49,11 @@ export const betweenRemarks = {
     what: 'The twins are alike, and both are off the card or an estimate.',
     todo: 'Alike is not proved right.',
   }),
+  'sweep-back': ({ figures, number }) => {
+    const ohms = (key: string) => figures.bound(Number(number(key).toPrecision(3)))
+    return {
+      what: `Going on from ${figures.plain(number('from'), 4)} to ${figures.plain(number('to'), 4)} it went back from ${ohms('before')} to ${ohms('after')}.`,
+      todo: 'Read both places again, slowly: a wiper that lifts or a bridged turn does so, and what had not settled.',
+    }
+  },
 } satisfies RemarkTexts

@@ -115,3 +115,36 @@ describe('beside the ohms of a meter', () => {
     expect([...script.state().evaluations.values()][0]?.accuracyAssumed).toBe(true)
   })
 })
+
+describe('the doubt of each of the two', () => {
+  type Range = Instrument['functions'][number]['ranges'][number]
+  const meter = (range: Partial<Range>): Instrument => ({
+    ...coarse,
+    functions: [
+      { quantity: 'voltage', ranges: [{ fullScale: 6, resolution: 0.001, ...range } as Range] },
+      { quantity: 'current', ranges: [{ fullScale: 10, resolution: 0.01, percentOfReading: 1, counts: 2 }] },
+    ],
+  })
+  const both = (text: string, range: Partial<Range>) => {
+    const made = typedReading(text, 'resistance', false)
+    if (!('reading' in made)) throw new Error('no reading')
+    const found = ofBoth(made.reading, meter(range))
+    if (!found) throw new Error('not both')
+    return found
+  }
+  test('is assumed only where the meter states neither per cent nor counts', () => {
+    expect(both('0.744 V / 1.00 A', { percentOfReading: 0.5, counts: 2 }).assumed).toBe(false)
+    expect(both('0.744 V / 1.00 A', { percentOfReading: 0.5 }).assumed).toBe(false)
+    expect(both('0.744 V / 1.00 A', { counts: 2 }).assumed).toBe(false)
+    expect(both('0.744 V / 1.00 A', {}).assumed).toBe(true)
+  })
+  test('a figure written more coarsely than the meter shows it is rounded besides', () => {
+    const range = { percentOfReading: 0.5, counts: 2 }
+    const fine = both('0.744 V / 1.00 A', range)
+    const rough = both('0.74 V / 1.00 A', range)
+    expect(rough.parts.resolution).toBeGreaterThan(fine.parts.resolution)
+    // half a step of a hundredth, rectangular, beside the meter's own digit
+    const amps = (0.74 * (0.01 / 2)) / Math.sqrt(3)
+    expect(rough.parts.resolution).toBeGreaterThan(Math.hypot(0.005 / Math.sqrt(3), amps) * 0.99)
+  })
+})

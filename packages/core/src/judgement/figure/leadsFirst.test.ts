@@ -52,3 +52,39 @@ describe('un-zeroed leads decide only where they can turn the verdict (METHODS 2
     expect(holding?.params['to']).toBeCloseTo(0.42, 6)
   })
 })
+
+describe('which way it leans', () => {
+  test.each([
+    ['inside as read', band(51.6, 60), 'within'],
+    ['above as read', band(45, 51.2), 'outside'],
+  ] as const)('%s', (_what, limit, leaning) => {
+    expect(read(limit, '52')).toMatchObject({ verdict: 'borderline', reason: 'zero-leads-first', leaning })
+  })
+  test('a limit without a least is not crossed from above', () => {
+    expect(read({ kind: 'atMost', value: 60 }, '0.3')).toMatchObject({ verdict: 'within' })
+  })
+  test('what the leads could be is brought to the reference with the winding', () => {
+    const at = (min: number) => {
+      const copper = plainCard({
+        family: 'solenoid',
+        terminals: plainTerminals('a', 'b'),
+        windings: [{ id: 'coil', label: 'coil', from: 'a', to: 'b', material: 'copper' }],
+        checks: [plainCheck('coil', 'resistance', { pair: ['a', 'b'] }, band(min, 90))],
+      })
+      const check = copper.checks[0]
+      const warm = {
+        ...copper,
+        checks: check ? [{ ...check, limits: check.limits.map((one) => ({ ...one, referenceC: 20 })) }] : [],
+      }
+      const script = new Script(warm).put({ kind: 'isolation', state: 'loose' })
+      script.put({ kind: 'temperature', part: 'measured', partC: 60, roomC: 20 })
+      const [one] = script.read('coil', '52.00').state().evaluations.values()
+      return one
+    }
+    // half an ohm of leads is 0.43 at the reference: 44.94 as read, 44.51 without them
+    const factor = (234.5 + 20) / (234.5 + 60)
+    expect(at(40)?.judged).toBeCloseTo(52 * factor, 1)
+    expect(at(44.6)?.reason).toBe('zero-leads-first')
+    expect(at(44.45)?.reason).toBe('near-limit')
+  })
+})

@@ -4,6 +4,7 @@ import { threeConstructions, groups, type Construction } from '../../relations'
 import { ohmsRead, readsFinite, type Bench, type Evaluation } from '../figure'
 import { pairKey, type PreparedCheck } from '../preparedCard'
 import { relayInput } from './contacts'
+import { entriesThatStand } from '../tape'
 import { nameWires } from './pairMatrix'
 import { pinOhms } from './threePins'
 
@@ -31,7 +32,10 @@ export interface ThreePins {
   pins: { a: string; b: string; c: string }
   constructions: Construction[]
 }
-/** Loose wires that belong together, with the winding's start and finish where the wires are known. */
+/**
+ * Loose wires that belong together, each by what stands on it; with the winding's start and finish where somebody said which wire is
+ * which.
+ */
 export interface WireGroups {
   kind: 'wires'
   check: string
@@ -113,30 +117,36 @@ function wiresOf(bench: Bench, check: PreparedCheck, readings: Evaluation[]): Wi
   const values = named.map(({ pair: [a, b], evaluation }) => ({ a, b, value: ohmsRead(evaluation) ?? 'Infinity' }))
   const found = groups({ wires, readings: values })
   const isKnown = wiresAreKnown(bench)
+  const map = entriesThatStand(bench.tape, 'wires').at(-1)?.map ?? {}
+  const loose = new Map(Object.entries(map).map(([wire, terminal]) => [terminal, wire]))
+  const on = (terminal: string) => loose.get(terminal) ?? terminal
   return {
     kind: 'wires',
     check: check.id,
     groups: found
       .filter((group) => group.length > 1)
       .map((group) => {
-        const winding = isKnown ? windingOf(bench, group) : undefined
+        const winding = isKnown || group.every((wire) => loose.has(wire)) ? windingOf(bench, group) : undefined
         const between = named.find(
           ({ pair, evaluation }) =>
             group.length === 2 && pair.every((one) => group.includes(one)) && readsFinite(evaluation),
         )
         return {
-          wires: group,
+          wires: group.map(on),
           ohms: between?.evaluation.net,
-          ...(winding ? { winding: winding.id, start: winding.from, finish: winding.to } : {}),
+          ...(winding ? { winding: winding.id, start: on(winding.from), finish: on(winding.to) } : {}),
         }
       }),
-    alone: found.filter((group) => group.length === 1).flat(),
+    alone: found
+      .filter((group) => group.length === 1)
+      .flat()
+      .map(on),
   }
 }
 
-/** Loose wires are told by where they come out; until somebody said which is which they are only labels. */
-const wiresAreKnown = ({ prepared: { card }, tape }: Bench): boolean =>
-  tape.standing.has('wires') || card.plugs.some(({ shape }) => shape !== 'loose-wires')
+/** Wires of a plug are told by where they come out; loose ones are only labels until somebody said which is which. */
+const wiresAreKnown = ({ prepared: { card } }: Bench): boolean =>
+  card.plugs.some(({ shape }) => shape !== 'loose-wires')
 
 const windingOf = ({ prepared: { card } }: Bench, group: string[]) =>
   card.windings.find(({ from, to }) => group.length === 2 && group.includes(from) && group.includes(to))
