@@ -56,7 +56,7 @@ test('what came off settles the wire; a plan by another of the model, against it
   await bench.press('a')
 
   await expect(heading(bench)).toHaveText('What is second coil to be?')
-  await page.getByRole('button', { name: /4600 turns, gauge 44, single film/ }).click()
+  await page.getByRole('button', { name: /4600 turns, gauge 44, single film as SQ-0420 was wound/ }).click()
   await expect(page.getByLabel('core length, mm')).toHaveValue('46')
   await page.getByLabel('window height, mm').fill('2')
   await expect(page.getByText(/113\s% of the window/)).toBeVisible()
