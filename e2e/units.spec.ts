@@ -108,7 +108,7 @@ test('a tray of three is worked with one key between, and ends on two piles', as
     return units.find((unit) => unit.tag === 'TR-010')?.tray
   })
   await page.goto(`${bench.address}/tray/${tray}`)
-  await expect(page.getByRole('region', { name: 'Not decided' }).getByRole('row')).toHaveCount(3)
+  await expect(page.getByRole('region', { name: 'Still to be read' }).getByRole('row')).toHaveCount(3)
 })
 
 test('after a repair the next run begins with what failed, in the condition it left, with the last figures beside', async ({

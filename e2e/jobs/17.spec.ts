@@ -1,5 +1,7 @@
+import type { RunView } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import type { BenchPage } from '../benchPage'
+import { pick, settled } from '../controls'
 import { expect, remarksOf, test, viewOf, worked } from './job'
 
 const begin = async (bench: BenchPage, card: string) => {
@@ -16,9 +18,50 @@ const begin = async (bench: BenchPage, card: string) => {
   await expect(bench.title).toContainText('1 and 2')
 }
 
-test('17: two relays without markings; power, click, beep, elimination: the four blades', async ({ bench, world }) => {
+/** Both on one tray, each by its own card; the first of them goes to the bench. */
+async function onOneTray(bench: BenchPage): Promise<void> {
   const { page } = bench
-  await begin(bench, 'make relay')
+  const { keyboard } = page
+  const card = async (model: string) => {
+    await expect(page.getByLabel('model, maker or kind')).toBeFocused()
+    await keyboard.type(model)
+    await expect(page.getByRole('option').first()).toContainText(model)
+    await keyboard.press('Enter')
+    await pick(page, 'which of them', 'no marks: blades counted from the notch')
+  }
+  await bench.home()
+  await keyboard.press('i')
+  await card('make relay')
+  await page.getByLabel('tag', { exact: true }).fill('T-PUMP-A')
+  await page.getByLabel('in their own words').fill('one of these stops the bilge pump; which?')
+  await keyboard.press('Control+Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'Beside T-PUMP-A.' })).toBeVisible()
+  await expect(page.getByLabel('in their own words')).toHaveValue(/bilge pump/)
+  await card('changeover relay')
+  await page.getByLabel('tag', { exact: true }).fill('T-PUMP-B')
+  await page.getByRole('button', { name: 'take in', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('A tray of 2')
+  for (const said of [/make relay.*: T-PUMP-A/, /changeover relay.*: T-PUMP-B/])
+    await expect(page.locator('main header').filter({ hasText: said })).toBeVisible()
+  await settled(page)
+  await keyboard.press('Enter')
+  await expect(bench.title).toHaveText('Look at the part')
+  await settled(page)
+}
+
+test('17: a tray of two relays without markings; power, click, beep, elimination; one decision', async ({
+  bench,
+  world,
+}) => {
+  const { page } = bench
+  await onOneTray(bench)
+  await bench.press('Enter', 'a')
+  await bench.press('b')
+  await bench.type('20')
+  // taken off by arithmetic
+  await bench.press('b')
+  await bench.type('0.16')
+  await expect(bench.title).toContainText('1 and 2')
   // power on a pair, to hear: there is no reason that keeps it
   await bench.points('1 2 A')
   await bench.type('0.5')
@@ -59,18 +102,25 @@ test('17: two relays without markings; power, click, beep, elimination: the four
   await bench.type('0.22')
   await bench.press('d')
   await expect(bench.title).toHaveText('No fault found: operates either way, contact 0.06\u2009Ω.')
-  await bench.press('a')
-  await bench.say('both back')
-  const view = await worked('17', bench, world)
-  const remarks = remarksOf(view)
+  const a = await viewOf(bench, world)
+  const remarks = remarksOf(a)
   for (const silent of ['part-warm', 'expected-current']) expect(remarks).not.toContain(silent)
   expect(remarks).toContain('supply-high')
-  expect(view.state.untested.filter((id) => !id.startsWith('ask-'))).toEqual([])
-})
+  expect(a.state.untested.filter((id) => !id.startsWith('ask-'))).toEqual([])
 
-test('17: the five blades: a diode tells itself, and every blade has its name', async ({ bench, world }) => {
-  const { page } = bench
-  await begin(bench, 'changeover relay')
+  // the other; the first waits for the one decision
+  await bench.press('t')
+  await expect(bench.title).toHaveText('Look at the part')
+  await expect(page.getByRole('link', { name: 'T-PUMP-B' })).toBeVisible()
+  await settled(page)
+  await bench.press('Enter', 'a')
+  await bench.press('b')
+  await bench.type('20')
+  // the zero is shown and serves no longer: the lead was in the ampere jack since
+  await expect(page.getByRole('region', { name: 'The unit' })).toContainText(/leads 0\.16.Ω/)
+  await bench.press('z', 'b')
+  await bench.type('0.16')
+  await expect(bench.title).toContainText('1 and 2')
   await bench.press('u')
   await bench.press('u')
   await bench.touches('1', '4')
@@ -99,11 +149,25 @@ test('17: the five blades: a diode tells itself, and every blade has its name', 
   await expect(bench.title).toHaveText(
     'No fault found: operates with plus on 4; 2–5 rests closed 0.07\u2009Ω, 2–3 closes 0.08\u2009Ω.',
   )
-  const view = await viewOf(bench, world)
-  expect(view.state.finding).toBe('no-fault-found')
-  expect(remarksOf(view)).not.toContain('expected-current')
+  const found = await viewOf(bench, world)
+  expect(found.state.finding).toBe('no-fault-found')
+  expect(remarksOf(found)).not.toContain('expected-current')
   // five blades, eight touches and three of them driven: no more were wanted
-  expect(view.run.entries.filter(({ kind }) => kind === 'reading').length).toBeLessThanOrEqual(13)
+  expect(found.run.entries.filter(({ kind }) => kind === 'reading').length).toBeLessThanOrEqual(13)
+  await bench.press('t')
+  await expect(page.getByRole('region', { name: 'Found, not decided' }).getByRole('row')).toHaveCount(4)
+  await settled(page)
+  await bench.press('a')
+  await bench.say('both back')
+  const accepted = page.getByRole('region', { name: 'Accepted' })
+  await expect(accepted.getByRole('link')).toHaveText(['T-PUMP-A', 'T-PUMP-B'])
+  await page.goto(`${bench.address}/bench/${a.run.id}/sheet`)
+  await expect(page.getByText('no, it moves either way')).toBeVisible()
+  const { run } = await world.get<RunView>(`/runs/${a.run.id}`)
+  expect(run.entries.at(-1)).toMatchObject({ kind: 'decision', what: 'return', why: 'both back' })
+  await page.goto(`${bench.address}/bench/${found.run.id}`)
+  const view = await worked('17', bench, world)
+  expect(view.run.entries.at(-1)).toMatchObject({ kind: 'decision', what: 'return', why: 'both back' })
   await page.getByRole('button', { name: 'the sheet', exact: true }).click()
   await expect(page.getByText('1 = 85, 2 = 30, 3 = 87, 4 = 86 (+), 5 = 87a')).toBeVisible()
 

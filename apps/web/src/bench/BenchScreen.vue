@@ -144,6 +144,7 @@ useScreenKeys(
     pick: (key) => plain.pick(nth('pick', key)),
     choose: (key) => finding.value?.choose(nth('choose', key)),
     settle: (key) => finding.value?.settle(nth('settle', key)),
+    later: () => tray.label.value !== '' && tray.goOn(),
     onward: () => tray.goOn(),
     up: () => bench.move(-1),
     down: () => bench.move(1),

@@ -163,6 +163,7 @@ defineExpose({ choose, settle })
           :label="choice.label"
           :hint="choice.hint"
         />
+        <ScreenKey v-if="onward && !again" quiet act="later" :label="`${onward}; decide later`" />
       </div>
       <p v-if="chosen" class="follows" role="status">{{ chosen.follows }}</p>
       <p v-if="doubt" class="follows doubt" role="alert">{{ doubt }} Enter keeps the words as they are.</p>

@@ -40,6 +40,7 @@ export const benchKeys = stateKeys(
     settle: { keys: [...'123'], label: 'go and do it', cap: '1–3', when: ['finding'] },
     winder: { keys: ['r'], label: 'to the winder', when: ends },
     decideAgain: { keys: ['d'], label: 'decide again', when: ['closed'] },
+    later: { keys: ['t'], label: 'the next of the tray, decide later', when: ['finding'] },
     onward: { keys: ['Enter'], label: 'the next part', when: ['closed'] },
     up: { keys: ['ArrowUp'], label: 'up the path', when: resting, repeats: true },
     down: { keys: ['ArrowDown'], label: 'down the path', when: resting, repeats: true },

@@ -21,7 +21,7 @@ const text = ref('')
 const panel = ref<HTMLElement>()
 const form = useTakingIn((id, tray) => emit('done', id, tray))
 const { card, sketch, variants, tag, serial, variant, history, complaint, words } = form
-const { cardItems, items, typedItems, count, typedCount, problem, ready } = form
+const { cardItems, items, typedItems, count, typedCount, problem, ready, tray } = form
 const histories = (['used', 'new', 'rewound'] satisfies History[]).map((value) => ({
   value,
   label: historyWords[value],
@@ -53,7 +53,8 @@ const noCard = () => (problem.value = 'No card fits these words. Try fewer of th
 /** Enter goes on to the next field, and from the last takes the part in; in a list that is open it chooses. */
 function goOn(event: KeyboardEvent): void {
   const { target } = event
-  if (event.key !== 'Enter' || !(target instanceof HTMLElement) || target instanceof HTMLButtonElement) return
+  if (event.key !== 'Enter' || event.ctrlKey || !(target instanceof HTMLElement) || target instanceof HTMLButtonElement)
+    return
   if (target.getAttribute('aria-expanded') === 'true') return
   event.preventDefault()
   event.stopPropagation()
@@ -63,8 +64,15 @@ function goOn(event: KeyboardEvent): void {
   if (next) next.focus()
   else form.keep()
 }
-const leave = () => emit('done', null)
-useScreenKeys(takeInKeys, () => 'takingIn', { keep: () => form.keep(), leave })
+/** What lies on the tray by now is taken in, whether or not another follows. */
+const leave = () => emit('done', null, tray.value?.id)
+async function more(): Promise<void> {
+  if (!form.keepAndMore()) return
+  text.value = ''
+  await nextTick()
+  panel.value?.querySelector<HTMLInputElement>('#in-card')?.focus()
+}
+useScreenKeys(takeInKeys, () => 'takingIn', { keep: () => form.keep(), more, leave })
 </script>
 
 <template>
@@ -76,7 +84,8 @@ useScreenKeys(takeInKeys, () => 'takingIn', { keep: () => form.keep(), leave })
     @keydown.esc="!$event.defaultPrevented && leave()"
   >
     <div class="who" data-onward>
-      <h2>Take in a part</h2>
+      <h2>{{ tray ? 'Another on the tray' : 'Take in a part' }}</h2>
+      <p v-if="tray" class="muted" role="status">Beside {{ tray.tags.join(', ') }}.</p>
       <CardChoice
         v-model="text"
         :start-with="startWith"
@@ -117,6 +126,7 @@ useScreenKeys(takeInKeys, () => 'takingIn', { keep: () => form.keep(), leave })
     <div class="act">
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <ScreenKey main act="keep" :disabled="!ready" />
+      <ScreenKey quiet act="more" :disabled="!ready" />
       <ScreenKey act="leave" />
     </div>
   </section>

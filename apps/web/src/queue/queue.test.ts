@@ -1,6 +1,4 @@
 import { describe, expect, test } from '@jest/globals'
-import type { QueueUnit, Standing } from '@sure-spool/contract'
-import { pileOf } from '../tray/piles'
 import { terminalsOf } from './sketch'
 import { followingTag } from '../store/followingTag'
 
@@ -29,24 +27,5 @@ describe('what can be touched on a sketch', () => {
     expect(terminalsOf('a, b').map((one) => one.id)).toEqual(['t1', 't2'])
     expect(names(Array.from({ length: 90 }, (_, i) => `w${i}`).join(','))).toHaveLength(24)
     expect(names('99')).toEqual(['99'])
-  })
-})
-
-describe('the piles of a tray', () => {
-  const unit = (standing?: Partial<Standing>) => ({ standing }) as QueueUnit
-
-  test('what is not closed is not decided', () => {
-    expect(pileOf(unit())).toBe('to-do')
-    expect(pileOf(unit({ closed: false, finding: 'fault-found' }))).toBe('to-do')
-  })
-
-  test('accepted is what goes back as it is, and in which nothing was found', () => {
-    expect(pileOf(unit({ closed: true, finding: 'no-fault-found', decision: 'return' }))).toBe('accepted')
-    expect(pileOf(unit({ closed: true, finding: 'no-fault-found', decision: 'clean' }))).toBe('accepted')
-    for (const decision of ['clean', 'return'] as const)
-      expect(pileOf(unit({ closed: true, finding: 'undecided', decision }))).toBe('neither')
-    expect(pileOf(unit({ closed: true, finding: 'no-fault-found', decision: 'replace-neighbour' }))).toBe('neither')
-    expect(pileOf(unit({ closed: true, finding: 'fault-found', decision: 'return' }))).toBe('rejected')
-    expect(pileOf(unit({ closed: true, finding: 'no-fault-found', decision: 'replace' }))).toBe('rejected')
   })
 })

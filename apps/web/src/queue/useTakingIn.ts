@@ -42,6 +42,8 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
   /** as it stands in the field, within bounds or not */
   const typedCount = ref<number | undefined>(1)
   const problem = ref('')
+  /** the tray that the next goes onto as well, with the tags of what lies on it */
+  const tray = ref<{ id: string; tags: string[] }>()
   watch(
     () => shop.nextTag,
     (next) => (tag.value ||= next),
@@ -93,7 +95,8 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
     return { id: made.id, revision: 1, family, maker: '', model: made.name.model, partNumbers: [], units: 0 }
   }
 
-  function keep(): void {
+  /** Takes in what the fields say. @returns whether they said all that is needed */
+  function take(moreCome: boolean): boolean {
     const many = typedCount.value
     const by = shop.person?.id
     if (tag.value.trim() === '') problem.value = 'A part needs a tag.'
@@ -105,12 +108,26 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
     else {
       const on = cardOf()
       if (typeof on === 'string') problem.value = on
-      else takeIn(on, many, by)
+      else return takeIn(on, many, by, moreCome)
     }
+    return false
   }
 
-  function takeIn(on: CardRow, many: number, by: string): void {
-    const tray = many > 1 ? newId() : undefined
+  function keep(): void {
+    take(false)
+  }
+
+  /** Takes it in, and asks for the next that lies on the same tray: of another kind, perhaps, with the same words. */
+  function keepAndMore(): boolean {
+    if (!take(true)) return false
+    unchoose()
+    serial.value = variant.value = ''
+    count.value = typedCount.value = 1
+    return true
+  }
+
+  function takeIn(on: CardRow, many: number, by: string, moreCome: boolean): boolean {
+    const onto = tray.value?.id ?? (many > 1 || moreCome ? newId() : undefined)
     const ids = Array.from({ length: many }, () => newId())
     let next = tag.value.trim()
     for (const id of ids) {
@@ -125,15 +142,18 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
           complaint: [complaint.value],
           words: words.value.trim(),
           card: { id: on.id, revision: on.revision },
-          ...(tray === undefined ? {} : { tray }),
+          ...(onto === undefined ? {} : { tray: onto }),
           takenInAt: rightNow().toISOString(),
           takenInBy: by,
         },
         on,
       )
+      if (onto !== undefined) tray.value = { id: onto, tags: [...(tray.value?.tags ?? []), next] }
       next = followingTag(next)
     }
-    done(ids[0] ?? '', tray)
+    tag.value = next
+    if (!moreCome) done(ids[0] ?? '', onto)
+    return true
   }
 
   return {
@@ -153,9 +173,11 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
     typedCount,
     problem,
     ready,
+    tray,
     choose,
     unchoose,
     measureFirst,
     keep,
+    keepAndMore,
   }
 }

@@ -4,6 +4,7 @@ import { quantityOf, type Card } from '@sure-spool/core'
 import Message from 'primevue/message'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import AskLine from '../bench/AskLine.vue'
 import ScreenKey from '../keys/ScreenKey.vue'
 import { useScreenKeys } from '../keys/useScreenKeys'
 import '../look/controls/signs'
@@ -12,12 +13,13 @@ import { useOutbox } from '../store/outbox'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { familyWords } from '../words/kinds'
-import { pileOf, type Pile } from './piles'
+import { cardsOn, pileOf, type Pile } from './piles'
 import PileTable from './PileTable.vue'
 import { trayKeys } from './trayKeys'
 import { useTray } from './useTray'
+import { useTrayDecision } from './useTrayDecision'
 
-/** A tray of alike parts: worked one after another, and the two piles they end on, on one sheet. */
+/** A tray: parts worked one after another, alike or of several kinds, and the piles they end on, on one sheet. */
 const props = defineProps<{ id: string }>()
 const router = useRouter()
 const shop = useShop()
@@ -25,10 +27,12 @@ const outbox = useOutbox()
 const figures = useFigures()
 const tray = useTray(() => props.id)
 const read = ref<Record<string, UnitRuns['runs'][number]>>({})
-const card = ref<Card>()
+const cards = ref<Record<string, Card>>({})
 const problem = ref('')
 const next = computed(() => tray.nextAfter(undefined))
-const first = computed(() => tray.units.value[0])
+const kinds = computed(() => cardsOn(tray.units.value))
+const decision = useTrayDecision(() => tray.units.value, figures, tray.load)
+const { offers, chosen, doubt } = decision
 
 watch(
   () => tray.units.value.map((unit) => `${unit.id}${unit.standing?.lastAt ?? ''}`).join(),
@@ -38,9 +42,12 @@ watch(
       done.map((unit) => ask<UnitRuns>(`/units/${unit.id}/runs?limit=1`).catch(() => undefined)),
     )
     read.value = Object.fromEntries(done.flatMap((unit, i) => (all[i]?.runs[0] ? [[unit.id, all[i].runs[0]]] : [])))
-    const [one] = tray.units.value
-    if (one && !card.value)
-      card.value = await ask<Card>(`/cards/${one.card.id}/revisions/${one.card.revision}`).catch(() => undefined)
+    const unknown = kinds.value.filter(({ key }) => !(key in cards.value))
+    const found = await Promise.all(
+      unknown.map(({ card }) => ask<Card>(`/cards/${card.id}/revisions/${card.revision}`).catch(() => undefined)),
+    )
+    const more = unknown.flatMap(({ key }, i) => (found[i] ? [[key, found[i]] as const] : []))
+    cards.value = { ...cards.value, ...Object.fromEntries(more) }
   },
   { immediate: true },
 )
@@ -49,14 +56,13 @@ watch(
   (now, before) => now === 0 && before > 0 && void tray.load(),
 )
 
-const columns = computed(() =>
-  (card.value?.checks ?? [])
+const columnsOf = (key: string) =>
+  (cards.value[key]?.checks ?? [])
     .filter((check) =>
       Object.values(read.value).some(({ comparison }) => comparison.figures.some((one) => one.check === check.id)),
     )
     .slice(0, 6)
-    .map((check) => ({ id: check.id, label: check.label, quantity: quantityOf(check) })),
-)
+    .map((check) => ({ id: check.id, label: check.label, quantity: quantityOf(check) }))
 const figure = (unit: QueueUnit, column: { id: string; quantity: ReturnType<typeof quantityOf> }) => {
   const all = read.value[unit.id]?.comparison.figures.filter((one) => one.check === column.id) ?? []
   return all.map(({ value }) => figures.figure(Number(value.toPrecision(4)), column.quantity)).join(', ')
@@ -65,9 +71,15 @@ const piles: { id: Pile; words: string }[] = [
   { id: 'accepted', words: 'Accepted' },
   { id: 'rejected', words: 'Rejected' },
   { id: 'neither', words: 'Neither' },
-  { id: 'to-do', words: 'Not decided' },
+  { id: 'found', words: 'Found, not decided' },
+  { id: 'to-do', words: 'Still to be read' },
 ]
 const ofPile = (pile: Pile) => tray.units.value.filter((unit) => pileOf(unit) === pile)
+/** the words it came in with, where all of it came with the same */
+const words = computed(() => {
+  const said = new Set(tray.units.value.map((unit) => unit.words))
+  return said.size === 1 ? [...said].join() : ''
+})
 
 async function begin(unit: QueueUnit | undefined): Promise<void> {
   if (!unit) return
@@ -77,8 +89,9 @@ async function begin(unit: QueueUnit | undefined): Promise<void> {
     problem.value = error instanceof Error ? error.message : String(error)
   }
 }
-useScreenKeys(trayKeys, () => 'tray', {
+useScreenKeys(trayKeys, () => (chosen.value ? 'deciding' : 'tray'), {
   begin: () => begin(next.value),
+  decide: (key) => decision.choose(trayKeys.acts.decide.keys.indexOf(key)),
   print: () => window.print(),
   leave: () => router.push('/'),
 })
@@ -89,11 +102,12 @@ useScreenKeys(trayKeys, () => 'tray', {
     <header>
       <div>
         <h1>A tray of {{ tray.units.value.length }}</h1>
-        <p v-if="first">
-          <strong>{{ first.maker }} {{ first.model }}</strong
-          >, {{ familyWords[first.family as keyof typeof familyWords] }}, {{ first.history }}
-          <span class="muted">{{ first.words ? `“${first.words}”` : '' }}</span>
+        <p v-for="kind in kinds" :key="kind.key">
+          <strong>{{ kind.maker }} {{ kind.model }}</strong
+          >, {{ familyWords[kind.family as keyof typeof familyWords] }}, {{ kind.histories.join(' and ')
+          }}<template v-if="kinds.length > 1">: {{ kind.tags.join(', ') }}</template>
         </p>
+        <p v-if="words" class="muted">“{{ words }}”</p>
       </div>
       <p class="piles-count">
         <span v-for="pile in piles" :key="pile.id"
@@ -106,10 +120,36 @@ useScreenKeys(trayKeys, () => 'tray', {
       </p>
     </header>
     <Message v-if="problem" severity="error">{{ problem }}</Message>
+    <p v-if="doubt" class="doubt" role="alert">{{ doubt }}</p>
+    <AskLine
+      v-if="chosen"
+      :question="`${chosen.label} (${chosen.units.map(({ tag }) => tag).join(', ')}): why?`"
+      @keep="decision.decide"
+      @leave="decision.leave"
+    />
+    <p v-else-if="offers.length > 0" class="acts offers">
+      <ScreenKey
+        v-for="(offer, i) in offers"
+        :key="offer.what"
+        act="decide"
+        :at="i"
+        :main="!next && i === 0"
+        :label="offer.label"
+        :hint="offer.hint"
+      />
+    </p>
     <section v-for="pile in piles" :key="pile.id" :aria-label="pile.words">
       <template v-if="ofPile(pile.id).length > 0">
         <h2>{{ pile.words }}</h2>
-        <PileTable :units="ofPile(pile.id)" :columns="columns" :figure="figure" :label="pile.words" />
+        <template v-for="kind in cardsOn(ofPile(pile.id))" :key="kind.key">
+          <h3 v-if="kinds.length > 1">{{ kind.maker }} {{ kind.model }}</h3>
+          <PileTable
+            :units="kind.units"
+            :columns="columnsOf(kind.key)"
+            :figure="figure"
+            :label="kinds.length > 1 ? `${pile.words}: ${kind.model}` : pile.words"
+          />
+        </template>
       </template>
     </section>
     <p class="muted">{{ shop.settings.name }}. Figures net of leads, metal at {{ figures.temperature(20) }}.</p>
@@ -134,6 +174,17 @@ h1 {
 }
 h2 {
   font-size: 19px;
+}
+h3 {
+  font-size: 16px;
+  margin-top: 6px;
+}
+.offers {
+  flex-wrap: wrap;
+  margin-left: 0;
+}
+.doubt {
+  font-weight: 600;
 }
 .piles-count {
   display: flex;

@@ -9,12 +9,12 @@ import { pileOf } from './piles'
 export interface Tray {
   units: Ref<QueueUnit[]>
   load: () => Promise<void>
-  /** the first one that is not decided, after the one at hand where there is such */
+  /** the first one that is still to be read, after the one at hand where there is such; what was found and waits for a decision is none of them */
   nextAfter: (unit: string | undefined) => QueueUnit | undefined
   goOn: (unit: QueueUnit) => Promise<string>
 }
 
-/** Alike parts taken in together, in the order of their tags, with those that have not gone up yet. */
+/** Parts taken in together, in the order of their tags, with those that have not gone up yet. */
 export function useTray(id: () => string | undefined): Tray {
   const bench = useBench()
   const queue = useQueue()
