@@ -21,8 +21,8 @@ test('10: a winch that labours; growler, by eye and ear, then prongs', async ({ 
   await begin(bench)
   await expect(page.getByText('Two slots that pull are one coil’s two sides')).toBeVisible()
   await bench.press('b')
-  await bench.press('n')
-  await bench.say('slots 5 and 16')
+  await expect(page.getByLabel(/^Where\? The slots/)).toBeFocused()
+  await bench.say('5 16')
   expect((await viewOf(bench, world)).state.finding).toBe('fault-found')
   await bench.goToTest('lamp, shaft to bars')
   await bench.press('a')
@@ -85,13 +85,13 @@ test('10: a winch that labours; growler, by eye and ear, then prongs', async ({ 
   const rows = Object.fromEntries(view.state.verdicts.map((row) => [row.check, row.points.length]))
   expect(rows).toMatchObject({ bars: 23, volts: 23 })
   await page.getByRole('button', { name: 'the sheet', exact: true }).click()
-  await expect(page.getByRole('img', { name: /bar: All 23 read/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /bar: All 23 read.*Slots marked: 5, 16\./ })).toBeVisible()
   await expect(page.getByRole('img', { name: /AC volts, bar: 22 of 23 read/ })).toBeVisible()
 })
 
 test('10, caught: all bars alike, and the blade pulls: the blade is the stronger', async ({ bench, world }) => {
   await begin(bench)
-  await bench.press('b')
+  await bench.press('b', 'Enter')
   await bench.goToTest(/Amperes: bar 1\b/, 'PageUp')
   await bench.take('Growler G1')
   await round(
@@ -111,7 +111,7 @@ test('10, caught: no amperes and a dark lamp at one bar: its coil is open, and n
 }) => {
   await begin(bench)
   await bench.goToTest('lamp over neighbouring bars')
-  await bench.press('b')
+  await bench.press('b', 'Enter')
   await bench.goToTest(/Amperes: bar 1\b/, 'PageUp')
   await bench.take('Growler G1')
   await round(

@@ -129,6 +129,7 @@ defineExpose({ choose, settle })
         <p class="tallies">
           <ScreenKey v-if="state.run.card.state === 'sketch'" act="card" />
           <ScreenKey v-else-if="lesson" act="card" :label="lesson" />
+          <ScreenKey v-if="onward && !state.closed" quiet act="later" :label="`${onward}, decide later`" />
           <template v-if="!state.closed"><ScreenKey quiet act="look" /><ScreenKey quiet act="work" /></template>
           <ScreenKey act="sheet" />
         </p>
@@ -163,7 +164,6 @@ defineExpose({ choose, settle })
           :label="choice.label"
           :hint="choice.hint"
         />
-        <ScreenKey v-if="onward && !again" quiet act="later" :label="`${onward}; decide later`" />
       </div>
       <p v-if="chosen" class="follows" role="status">{{ chosen.follows }}</p>
       <p v-if="doubt" class="follows doubt" role="alert">{{ doubt }} Enter keeps the words as they are.</p>

@@ -1,4 +1,4 @@
-import { lookIds, type LookId } from '@sure-spool/core'
+import { lookIds, slotWords, type LookId } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { asTheStepIsDone } from '../reading/typedEntries'
 import { useBench } from '../store/bench'
@@ -9,8 +9,13 @@ const mostLooks = 10
 /** What can be seen, in the order of the digits 1 to 9 and 0. */
 export const looksOffered = lookIds.filter((one) => one !== 'sound').slice(0, mostLooks)
 
-/** The acts of a step that is not a reading: looks, what was seen to happen, how a figure was taken. */
-export function usePlainStep() {
+type Ask = (words: string, offers: string[], answer: (words: string) => void, may: { free: true }) => void
+
+/**
+ * The acts of a step that is not a reading: looks, what was seen to happen, how a figure was taken.
+ * @param ask asks for words: where round an armature something was seen
+ */
+export function usePlainStep(ask: Ask) {
   const bench = useBench()
   const shop = useShop()
   const step = computed(() => bench.current?.step)
@@ -65,7 +70,10 @@ export function usePlainStep() {
   function say(at: number): void {
     const text = answers.value[at]
     if (step.value?.kind !== 'answer' || text === undefined) return
-    const conditions = bench.check ? asTheStepIsDone(bench.check, undefined) : {}
+    const { check } = bench
+    const conditions = check ? asTheStepIsDone(check, undefined) : {}
+    const isRound = bench.run?.card.checks.some((one) => 'ring' in one.at) === true
+    const isMarked = isRound && !isRight(text)
     bench.add({
       kind: 'reading',
       check: step.value.check,
@@ -78,6 +86,20 @@ export function usePlainStep() {
         ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
       },
     })
+    if (isMarked && check) askWhere(check.id)
+  }
+
+  const isRight = (text: string): boolean => {
+    const limit = bench.check?.stated[0]?.limit
+    return limit !== undefined && limit !== 'derived' && limit.kind === 'answer' && limit.right.includes(text)
+  }
+
+  /** The answer stands already; where it was seen is noted of it, and may be left out. */
+  function askWhere(about: string): void {
+    ask('Where? The slots by their numbers, as 5 16; Enter alone where nobody marked them.', [], where, { free: true })
+    function where(words: string): void {
+      if (words !== '') bench.add({ kind: 'note', about, words: slotWords(words) })
+    }
   }
 
   /** The first or the second of the two ways in which this step's figure is taken. */

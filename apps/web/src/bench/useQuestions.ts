@@ -68,7 +68,7 @@ export function useQuestions(tell: (words: string) => void) {
     const [a, b] = bench.run?.card.terminals ?? []
     const [wire, other] = bench.run ? looseWires(bench.run.card) : []
     ask(
-      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}. A magnet: field, and where. What was told of two: ${a?.label} ${b?.label} told 11.6k.${wire && other ? ` Which wire is which: ${other.label} = ${wire.aliases[0] ?? wire.label}, ${wire.label} = ${other.aliases[0] ?? other.label}.` : ''}`,
+      `Which two points? As ${a?.label} ${b?.label}; behind them what is read, where it is another than now: ohms, volts, henries. A point of your own: new ${a?.label} tail on ${a?.label}. A magnet: field, and where. A trial without a figure: lamp, click, blade or tap, and where. What was told of two: ${a?.label} ${b?.label} told 11.6k.${wire && other ? ` Which wire is which: ${other.label} = ${wire.aliases[0] ?? wire.label}, ${wire.label} = ${other.aliases[0] ?? other.label}.` : ''}`,
       [],
       goToPoints,
     )
@@ -85,6 +85,7 @@ export function useQuestions(tell: (words: string) => void) {
     if (!typed) return
     if ('problem' in typed) tell(`${typed.problem} Nothing was asked.`)
     else if ('field' in typed) bench.goToField(typed.field)
+    else if ('trial' in typed) bench.goToTrial(typed.trial, typed.at)
     else if ('point' in typed) {
       if (bench.add(pointMade(newId(), typed.point, typed.on)))
         tell(`“${typed.point}” is a point of this part now: p reads between it and another.`)

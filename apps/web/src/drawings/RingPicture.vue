@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { readingSet, type PreparedCheck, type RunState } from '@sure-spool/core'
-import { arc, symbol, symbolSquare, symbolTriangle } from 'd3'
+import { readingSet, slotsNoted, type PreparedCheck, type RunState } from '@sure-spool/core'
+import { arc, symbol, symbolDiamond, symbolSquare, symbolTriangle } from 'd3'
 import { computed } from 'vue'
 import { useFigures } from '../words/figures'
 import { ringWords } from '../words/ring'
@@ -57,7 +57,19 @@ const marks = computed(() =>
     }
   }),
 )
-const words = computed(() => ringWords(props.state, props.check, figures))
+/** slots that were marked under the blade or the lamp, counted as the bars are */
+const slots = computed(() =>
+  [...props.state.prepared.checks.values()]
+    .filter(({ kind }) => kind === 'act' || kind === 'lamp')
+    .flatMap(({ id }) => slotsNoted(props.state.tape, id))
+    .filter((slot) => slot <= set.value.count)
+    .map((slot) => ({ slot, place: `translate(${at(slot - 0.5, (rim.inner + rim.outer) / 2)})` })),
+)
+const slotMark = symbol(symbolDiamond, marked)() ?? ''
+const words = computed(() => [
+  ...ringWords(props.state, props.check, figures),
+  ...(slots.value.length > 0 ? [`Slots marked: ${slots.value.map(({ slot }) => slot).join(', ')}.`] : []),
+])
 </script>
 
 <template>
@@ -68,6 +80,9 @@ const words = computed(() => ringWords(props.state, props.check, figures))
       :aria-label="`${check.label}: ${words.join(' ') || 'fewer than three read'}`"
     >
       <path v-for="one in bars" :key="one.bar" class="bar" :class="{ touched: one.touched }" :d="one.d" />
+      <path v-for="one in slots" :key="one.slot" class="slot" :d="slotMark" :transform="one.place">
+        <title>slot {{ one.slot }}</title>
+      </path>
       <circle v-for="radius in limits" :key="radius" class="limit" :r="radius" />
       <g v-for="one in marks" :key="one.bar" :class="one.verdict">
         <path class="spoke" :d="one.spoke" />
@@ -114,6 +129,11 @@ figcaption {
 .bar.touched {
   fill: var(--copper);
   stroke: var(--copper);
+}
+.slot {
+  fill: var(--panel);
+  stroke: var(--outside);
+  stroke-width: 2.5;
 }
 .limit {
   fill: none;

@@ -10,6 +10,7 @@ defineProps<{ cap: string; asleep?: boolean }>()
 <style scoped>
 kbd {
   font: 500 15px/1 var(--figures);
+  flex: none;
   min-width: 24px;
   padding: 4px 6px 5px;
   text-align: center;

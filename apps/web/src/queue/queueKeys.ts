@@ -14,6 +14,6 @@ export const queueKeys = stateKeys('Queue', ['list', 'takingIn', 'settingAside']
 
 export const takeInKeys = stateKeys('Taking in', ['takingIn'], {
   keep: { keys: ['Enter'], label: 'take in' },
-  more: { keys: ['Ctrl+Enter'], label: 'and another, on one tray' },
+  more: { keys: ['Ctrl+Enter'], label: 'another on its tray' },
   leave: { keys: ['Escape'], label: 'leave' },
 })

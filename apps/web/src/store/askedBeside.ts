@@ -4,6 +4,7 @@ import {
   isAskedKind,
   referenceRead,
   toldOf,
+  trialOf,
   type AskedKind,
   type Check,
   type Entry,
@@ -14,6 +15,7 @@ import {
   type ReadingProblem,
   type RunState,
   type ToldFigure,
+  type Trial,
 } from '@sure-spool/core'
 import { newId } from './newId'
 import { stepBetween } from './stepBetween'
@@ -64,9 +66,17 @@ export function askedBeside({ state, check, next, readingOf, add, goTo }: Standi
   /** Goes to where the field of a magnet is read, asked of this run alone. */
   function goToField(place: string): void {
     const now = state()
-    if (!now) return
-    const made = askedField(newId(), place)
-    const known = now.checks.find(({ check }) => check.kind === 'field' && check.label === made.label)
+    if (now) goToAsked(now, askedField(newId(), place))
+  }
+
+  /** Goes to where a trial is answered, asked of this run alone. */
+  function goToTrial(trial: Trial, at: { pair: [string, string] } | { place: string }): void {
+    const now = state()
+    if (now) goToAsked(now, trialOf(now.run.card, newId(), trial, at))
+  }
+
+  function goToAsked(now: RunState, made: Check): void {
+    const known = now.checks.find(({ check }) => check.kind === made.kind && check.label === made.label)
     if (known) goTo(known.check.id)
     else ask(now, made)
   }
@@ -87,5 +97,5 @@ export function askedBeside({ state, check, next, readingOf, add, goTo }: Standi
     return !reference || add({ kind: 'compare', with: reference }) === undefined
   }
 
-  return { goToPoints, goToField, tell, compareWith }
+  return { goToPoints, goToField, goToTrial, tell, compareWith }
 }

@@ -13,7 +13,7 @@ import { useOutbox } from '../store/outbox'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { familyWords } from '../words/kinds'
-import { cardsOn, pileOf, type Pile } from './piles'
+import { cardsOn, pileOf, type CardOn, type Pile } from './piles'
 import PileTable from './PileTable.vue'
 import { trayKeys } from './trayKeys'
 import { useTray } from './useTray'
@@ -56,11 +56,9 @@ watch(
   (now, before) => now === 0 && before > 0 && void tray.load(),
 )
 
-const columnsOf = (key: string) =>
+const columnsOf = ({ key, units }: CardOn) =>
   (cards.value[key]?.checks ?? [])
-    .filter((check) =>
-      Object.values(read.value).some(({ comparison }) => comparison.figures.some((one) => one.check === check.id)),
-    )
+    .filter((check) => units.some(({ id }) => read.value[id]?.comparison.figures.some((one) => one.check === check.id)))
     .slice(0, 6)
     .map((check) => ({ id: check.id, label: check.label, quantity: quantityOf(check) }))
 const figure = (unit: QueueUnit, column: { id: string; quantity: ReturnType<typeof quantityOf> }) => {
@@ -110,7 +108,7 @@ useScreenKeys(trayKeys, () => (chosen.value ? 'deciding' : 'tray'), {
         <p v-if="words" class="muted">“{{ words }}”</p>
       </div>
       <p class="piles-count">
-        <span v-for="pile in piles" :key="pile.id"
+        <span v-for="pile in piles.filter(({ id }) => ofPile(id).length > 0)" :key="pile.id"
           ><strong class="n">{{ ofPile(pile.id).length }}</strong> {{ pile.words.toLowerCase() }}</span
         >
       </p>
@@ -138,18 +136,16 @@ useScreenKeys(trayKeys, () => (chosen.value ? 'deciding' : 'tray'), {
         :hint="offer.hint"
       />
     </p>
-    <section v-for="pile in piles" :key="pile.id" :aria-label="pile.words">
-      <template v-if="ofPile(pile.id).length > 0">
-        <h2>{{ pile.words }}</h2>
-        <template v-for="kind in cardsOn(ofPile(pile.id))" :key="kind.key">
-          <h3 v-if="kinds.length > 1">{{ kind.maker }} {{ kind.model }}</h3>
-          <PileTable
-            :units="kind.units"
-            :columns="columnsOf(kind.key)"
-            :figure="figure"
-            :label="kinds.length > 1 ? `${pile.words}: ${kind.model}` : pile.words"
-          />
-        </template>
+    <section v-for="pile in piles.filter(({ id }) => ofPile(id).length > 0)" :key="pile.id" :aria-label="pile.words">
+      <h2>{{ pile.words }}</h2>
+      <template v-for="kind in cardsOn(ofPile(pile.id))" :key="kind.key">
+        <h3 v-if="kinds.length > 1">{{ kind.maker }} {{ kind.model }}</h3>
+        <PileTable
+          :units="kind.units"
+          :columns="columnsOf(kinds.find(({ key }) => key === kind.key) ?? kind)"
+          :figure="figure"
+          :label="kinds.length > 1 ? `${pile.words}: ${kind.model}` : pile.words"
+        />
       </template>
     </section>
     <p class="muted">{{ shop.settings.name }}. Figures net of leads, metal at {{ figures.temperature(20) }}.</p>
@@ -179,10 +175,6 @@ h3 {
   font-size: 16px;
   margin-top: 6px;
 }
-.offers {
-  flex-wrap: wrap;
-  margin-left: 0;
-}
 .doubt {
   font-weight: 600;
 }
@@ -194,6 +186,10 @@ h3 {
   display: flex;
   gap: 8px;
   margin-left: auto;
+}
+.offers {
+  flex-wrap: wrap;
+  margin-left: 0;
 }
 @media print {
   .acts {

@@ -1,15 +1,17 @@
 import { nameTokens as tokensOf, terminalNamed, type Card } from '../document'
 import type { AskedKind } from './askedOf'
 import type { ToldFigure } from './toldOnSketch'
+import { isTrial, type Trial } from './trials'
 
 /**
  * Two points as a person typed them, and what is to be read there where they said so; a new point, and the terminal on whose lead it lies; a
- * place where a magnet's field is read; or a sentence on what cannot be read.
+ * place where a magnet's field is read; a trial that is no figure; or a sentence on what cannot be read.
  */
 export type TypedPoints =
   | { pair: [string, string]; kind?: AskedKind; told?: ToldFigure }
   | { point: string; on: string }
   | { field: string }
+  | { trial: Trial; at: { pair: [string, string] } | { place: string } }
   | { problem: string }
 
 const words: [RegExp, AskedKind][] = [
@@ -26,7 +28,8 @@ const joins = new Set(['and', 'to', 'between', 'in', ''])
 
 /**
  * Reads two terminals of a card, by label, alias or id, and a quantity behind them: `grey tan`, `orange to frame insulation`, `yellow 1 and
- * yellow 2 vac`; a point that the card does not know: `new tan tail on tan`; a magnet: `field first coil`. The longest name that fits is taken, so `violet/white` is not `violet`.
+ * yellow 2 vac`; a point that the card does not know: `new tan tail on tan`; a magnet: `field first coil`; a trial:
+ * `lamp grey tan`, `tap first coil`, `blade slot 14`. The longest name that fits is taken, so `violet/white` is not `violet`.
  * @param text as typed; case and what stands between the names do not matter
  * @example
  * typedPoints('grey and tan', scenes.low().run.card).pair // [ 'G', 'T' ]
@@ -42,6 +45,10 @@ export function typedPoints(text: string, card: Card): TypedPoints {
   if (front !== undefined && tail !== undefined) return withTold(typedPoints(front, card), tail, card)
   const magnet = /^field\b\s*(?:at|of|over|in)?\s*(.*)$/i.exec(text.normalize('NFC').trim())
   if (magnet) return magnet[1] ? { field: magnet[1] } : { problem: 'Say where the field is read: field first coil.' }
+  const [, trial = '', where = ''] =
+    /^(\w+)\b\s*(?:at|of|over|on|between)?\s*(.*)$/i.exec(text.normalize('NFC').trim()) ?? []
+  const name = trial.toLowerCase()
+  if (isTrial(name) && !terminalNamed(text, card)) return trialAt(name, where, card)
   const points: string[] = []
   let kind: AskedKind | undefined
   const typed = tokensOf(text)
@@ -65,6 +72,13 @@ export function typedPoints(text: string, card: Card): TypedPoints {
     }
   if (a === b) return { problem: 'Both are the same point: touch two.' }
   return { pair: [a, b], ...(kind ? { kind } : {}) }
+}
+
+/** A trial at two points where the words name them, else at a place by its name. */
+function trialAt(trial: Trial, where: string, card: Card): TypedPoints {
+  if (where === '') return { problem: `Say where: ${trial} ${example(card)}, or a place.` }
+  const points = typedPoints(where, card)
+  return { trial, at: 'pair' in points && !points.kind ? { pair: points.pair } : { place: where } }
 }
 
 /** What stands behind `told`: a figure, and apart by commas a name for what is between, and two points that are joined meanwhile. */

@@ -2,6 +2,7 @@ import { onceFor, type Card, type Check, type Entry, type Run, type Terminal } f
 import { takenBackIn } from '../judgement'
 import { impliedTwins, referencesTaken } from './references'
 import { isTold, withTold } from './toldOnSketch'
+import { sourcesWithTrials } from './trials'
 
 /** A point that one run made is told from the card's terminals by its id. */
 const pointMark = 'point-'
@@ -31,10 +32,9 @@ export function withAsked(run: Run): Run {
   const twins = impliedTwins({ ...run.card, checks }, references)
   const known = cardsWith(run.card)
   const key = JSON.stringify([points, asks, twins])
-  const { relations } = run.card
-  const card =
-    known.get(key) ??
-    withTold({ ...run.card, terminals, checks, relations: [...relations, ...twins] }, asks.filter(isTold))
+  const relations = [...run.card.relations, ...twins]
+  const sources = sourcesWithTrials(checks, run.card.sources)
+  const card = known.get(key) ?? withTold({ ...run.card, terminals, checks, relations, sources }, asks.filter(isTold))
   known.set(key, card)
   return { ...run, card, ...(references.length > 0 ? { compare: [...(run.compare ?? []), ...references] } : {}) }
 }

@@ -29,7 +29,7 @@ export interface CauseInput {
   points: Map<string, string>
 }
 
-/** What alternates or moves on a winding follows it. */
+/** What alternates or moves on a winding follows it, and what it is seen or heard to do. */
 const follows: ReadonlySet<string> = new Set([
   'ac-output',
   'dc-output',
@@ -37,6 +37,8 @@ const follows: ReadonlySet<string> = new Set([
   'capacitance',
   'response',
   'field',
+  'act',
+  'lamp',
 ])
 /** Under this it reaches, above it leaks, ohms (METHODS 11.13). */
 const hardPath = 1000

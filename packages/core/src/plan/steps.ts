@@ -56,7 +56,7 @@ function orderSteps(prepared: PreparedCard): Step[] {
   const acts = read.filter((check) => acting.has(check.kind) && !atRest(check))
   const ground = read.filter((one) => toGround(one) && !acts.includes(one))
   const windings = read.filter((one) => !acts.includes(one) && !ground.includes(one))
-  const seen = checks.filter(({ kind }) => answered.has(kind))
+  const seen = checks.filter(({ id, kind }) => answered.has(kind) && !isAsked(id))
   const cold = card.care.cautions.filter((caution) => !running.includes(caution))
   const atSpeed = card.care.cautions.filter((caution) => running.includes(caution))
   const needsPower = checks.some(({ kind, conditions }) => powered.has(kind) || conditions?.drive)
@@ -73,22 +73,28 @@ function orderSteps(prepared: PreparedCard): Step[] {
     ...setUps(acts)
       .flatMap(placed)
       .map((one) => readingStep(one, 'act', one.check.conditions?.rpm === undefined ? [] : atSpeed)),
-    ...seen.map((check): Step => ({
-      id: check.id,
-      kind: 'answer',
-      check: check.id,
-      required: check.required,
-      group: 'act',
-      cautions: [],
-    })),
+    ...seen.map((check) => answerStep(check, 'act')),
     // in the order they were asked: whoever asks goes there at once
     ...checks
       .filter(({ id }) => isAsked(id))
-      .flatMap((check) => placesOf(prepared, check))
-      .map((one) => readingStep(one, 'asked')),
+      .flatMap((check) =>
+        answered.has(check.kind)
+          ? [answerStep(check, 'asked')]
+          : placesOf(prepared, check).map((one) => readingStep(one, 'asked')),
+      ),
     { id: 'finding', kind: 'finding', group: 'finding', cautions: [] },
   ]
 }
+
+/** What is seen or heard, and answered in words. */
+const answerStep = ({ id, required }: PreparedCheck, group: StepGroup): Step => ({
+  id,
+  kind: 'answer',
+  check: id,
+  required,
+  group,
+  cautions: [],
+})
 
 /** What is driven or run in one set-up is read together, the set-ups in the card's order: each costs a change at the part. */
 function setUps(acts: PreparedCheck[]): PreparedCheck[][] {

@@ -1,3 +1,4 @@
+import { trialIn } from '../asked'
 import { plugsOf, type Card, type Family } from '../document'
 import { below } from '../conformance'
 import { entriesThatStand, pairKey, readsOpen, type CheckState, type Evaluation } from '../judgement'
@@ -103,7 +104,8 @@ export const clickOnly: ClosingRule = ({ checks }) => {
 const outputKinds = new Set(['ac-output', 'dc-output', 'response', 'inductance'])
 
 /**
- * Two methods on one part contradict each other: one was not what it seemed, and output is the stronger.
+ * Two methods on one part contradict each other: one was not what it seemed, and output is the stronger; a tap that is heard is not
+ * stronger than an open.
  * @example
  * testsDisagree(scenes.sound().closing) // null
  */
@@ -119,6 +121,10 @@ function contradiction(checks: CheckState[]): Remark['params'] | null {
     stronger: stronger.check.id,
   })
   const pairOf = ({ check }: CheckState) => ('pair' in check.at ? pairKey(check.at.pair) : undefined)
+  const openAt = (one: CheckState) =>
+    checks.find(
+      (other) => other.reason === 'open-circuit' && pairOf(other) !== undefined && pairOf(other) === pairOf(one),
+    )
   const outputs = checks.filter(({ check }) => outputKinds.has(check.kind))
   for (const one of outputs.length > 0 ? checks : []) {
     if (one.check.kind !== 'resistance' || pairOf(one) === undefined) continue
@@ -129,12 +135,19 @@ function contradiction(checks: CheckState[]): Remark['params'] | null {
       if (open || silent) return params(one, other)
     }
   }
+  const heard = checks.find((one) => isTapHeard(one) && openAt(one) !== undefined)
+  const silent = heard && openAt(heard)
+  if (heard && silent) return params(heard, silent)
   const apart = openAndNot(checks)
   if (apart) return params(...apart)
   const balanced = checks.find((one) => one.check.kind === 'bars' && one.verdict === 'within')
   const shorted = checks.find((one) => one.check.kind === 'act' && one.verdict === 'outside')
   return balanced && shorted ? params(balanced, shorted) : null
 }
+
+/** A tap that was heard through an amplifier: a coil picks up across a break too. */
+const isTapHeard = ({ check, verdict }: CheckState): boolean =>
+  verdict === 'within' && trialIn({ kind: check.kind, limits: check.stated }) === 'tap'
 
 /** One pair that a check reads open and another reads finite below it, under the same conditions: a path that was seen is the stronger. */
 function openAndNot(checks: CheckState[]): [open: CheckState, finite: CheckState] | undefined {

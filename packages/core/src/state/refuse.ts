@@ -1,4 +1,4 @@
-import { isAsked, isAskedKind, isPointMade, isTold, asThisUnit } from '../asked'
+import { isAsked, isAskedKind, isPointMade, isTold, asThisUnit, trialIn } from '../asked'
 import { nodesOf, type Check, type Entry, type EntryOf, type Reading, type Run } from '../document'
 import { prepareCard, quantityOf } from '../judgement'
 import { textMismatch } from '../quantity'
@@ -94,15 +94,21 @@ function pointRefusal(run: Run, { terminal, on }: EntryOf<'point'>): Refusal | n
     : refused('on', `names the terminal "${on}", which this card does not have`)
 }
 
-/** What is asked besides is two points of this part or the field at a place, under a name that is its own. */
+/** What is asked besides is two points of this part, the field at a place or a trial there, under a name that is its own. */
 function askRefusal(run: Run, { id, at, kind, limits }: Check): Refusal | null {
   if (!isAsked(id)) return refused('check.id', `is "${id}"; what is asked of one run is named ask- and more`)
   if (run.card.checks.some((one) => one.id === id)) return refused('check.id', `is "${id}", which is asked already`)
-  if (kind === 'field' && 'place' in at && limits.length === 0) return null
+  const trial = trialIn({ kind, limits })
+  if ('place' in at && (trial !== undefined || (kind === 'field' && limits.length === 0))) return null
   if (!('pair' in at)) return refused('check.at', 'is no pair; two points are asked for')
-  if (!isAskedKind(kind)) return refused('check.kind', `is "${kind}"; two points are read in one figure`)
+  if (trial === undefined && !isAskedKind(kind))
+    return refused('check.kind', `is "${kind}"; two points are read in one figure`)
   const sources = new Set(run.card.sources.map((one) => one.id))
-  if (!isTold({ id, limits }) && limits.some(({ limit, source }) => limit !== 'derived' || !sources.has(source)))
+  if (
+    trial === undefined &&
+    !isTold({ id, limits }) &&
+    limits.some(({ limit, source }) => limit !== 'derived' || !sources.has(source))
+  )
     return refused('check.limits', 'are not what the card’s own windings add up to')
   const terminals = new Set(nodesOf(run.card))
   const stranger = at.pair.find((terminal) => !terminals.has(terminal))

@@ -1,4 +1,4 @@
-import { isAsked, isImplied, isPointMade } from '../asked'
+import { isAsked, isImplied, isPointMade, sourcesWithTrials } from '../asked'
 import { isCounted, plugsOf, type Card, type CardLimit, type Check, type Relation } from '../document'
 import type { RunState } from '../state'
 import { withBladesNamed } from './bladesOnCard'
@@ -96,7 +96,7 @@ export function withAskedKept(card: Card, state: RunState, defaults: CardDefault
     ...card,
     terminals: [...card.terminals, ...points],
     checks: [...card.checks, ...checks],
-    sources: used ? [...card.sources, source] : card.sources,
+    sources: sourcesWithTrials(checks, used ? [...card.sources, source] : card.sources),
   })
 }
 

@@ -162,6 +162,8 @@ function judgeAnswer(base: Evaluation, { answer }: Reading): Evaluation {
   const limit = base.limit?.stated
   if (limit === undefined || limit === 'derived' || limit.kind !== 'answer' || answer === undefined)
     return { ...base, reason: base.check.stated.length > 0 && !base.limit ? 'no-limit-for-history' : 'no-limit' }
+  // what a sound part shows is not said: it is kept
+  if (limit.right.length === 0) return { ...base, reason: 'no-limit' }
   const side = limit.right.includes(answer) ? 'within' : 'outside'
   // a guess decides nothing, whether it is a figure or what should be seen; what nobody had to try holds nothing by being as it should
   if (base.limit?.grade === 'guess' && (base.check.required || side === 'outside'))
