@@ -1,4 +1,4 @@
-import { lookIds, slotWords, type LookId } from '@sure-spool/core'
+import { isAsked, lookIds, slotWords, type LookId } from '@sure-spool/core'
 import { computed, ref, watch } from 'vue'
 import { asTheStepIsDone } from '../reading/typedEntries'
 import { useBench } from '../store/bench'
@@ -73,7 +73,7 @@ export function usePlainStep(ask: Ask) {
     const { check } = bench
     const conditions = check ? asTheStepIsDone(check, undefined) : {}
     const isRound = bench.run?.card.checks.some((one) => 'ring' in one.at) === true
-    const isMarked = isRound && !isRight(text)
+    const isMarked = isRound && check !== undefined && !isAsked(check.id) && !isRight(text)
     bench.add({
       kind: 'reading',
       check: step.value.check,
@@ -86,7 +86,7 @@ export function usePlainStep(ask: Ask) {
         ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
       },
     })
-    if (isMarked && check) askWhere(check.id)
+    if (isMarked) askWhere(check.id)
   }
 
   const isRight = (text: string): boolean => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingSet, slotsNoted, type PreparedCheck, type RunState } from '@sure-spool/core'
+import { readingSet, slotsMarked, type PreparedCheck, type RunState } from '@sure-spool/core'
 import { arc, symbol, symbolDiamond, symbolSquare, symbolTriangle } from 'd3'
 import { computed } from 'vue'
 import { useFigures } from '../words/figures'
@@ -59,9 +59,7 @@ const marks = computed(() =>
 )
 /** slots that were marked under the blade or the lamp, counted as the bars are */
 const slots = computed(() =>
-  [...props.state.prepared.checks.values()]
-    .filter(({ kind }) => kind === 'act' || kind === 'lamp')
-    .flatMap(({ id }) => slotsNoted(props.state.tape, id))
+  slotsMarked(props.state)
     .filter((slot) => slot <= set.value.count)
     .map((slot) => ({ slot, place: `translate(${at(slot - 0.5, (rim.inner + rim.outer) / 2)})` })),
 )
