@@ -13,15 +13,13 @@ import { leftOutWords } from '../words/steps'
 import { meterWords } from '../words/title'
 import { reasonsFor } from './answers'
 import AskedLine from './AskedLine.vue'
+import BenchFoot from './BenchFoot.vue'
 import { benchKeys, type BenchSituation } from './benchKeys'
-import DoingRow from './DoingRow.vue'
 import FindingPanel from './FindingPanel.vue'
-import GroundsPanel from './GroundsPanel.vue'
 import MeaningColumn from './MeaningColumn.vue'
 import PathColumn from './PathColumn.vue'
 import PlainWork from './PlainWork.vue'
 import ReadingWork from './ReadingWork.vue'
-import RemarkPanel from './RemarkPanel.vue'
 import StepCaps from './StepCaps.vue'
 import StepTitle from './StepTitle.vue'
 import TapeRow from './TapeRow.vue'
@@ -60,7 +58,8 @@ const isolation = useIsolation(questions.ask, tell)
 const beside = useBeside(questions.ask, tell)
 const cardOfRun = useCardOfRun(tell)
 const toWinder = useToWinder(questions.ask, tell)
-const { holding, answers, canBeKept } = useHolding()
+const holds = useHolding()
+const { holding, answers, canBeKept } = holds
 const plain = usePlainStep(questions.ask)
 const photos = usePhotos()
 useAwake()
@@ -109,6 +108,8 @@ const situation = computed<BenchSituation>(() => {
   const { kind } = step.value
   return kind === 'reading' || kind === 'look' || kind === 'isolate' || kind === 'answer' ? kind : 'figure'
 })
+
+const foot = { line, grounds: computed(() => (grounds.value ? shownEvaluation.value : undefined)), beeps, holds }
 
 function keepSo(): void {
   const held = holding.value
@@ -224,14 +225,7 @@ const backToLine = useBackToLine(() => question.value !== null || deciding.value
           <p v-if="told" role="status" class="muted">{{ told }}</p>
         </div>
         <AskedLine v-if="question" :question="question" @keep="questions.answered" @leave="questions.leave" />
-        <GroundsPanel v-else-if="grounds && shownEvaluation" :evaluation="shownEvaluation" />
-        <RemarkPanel
-          v-else-if="holding && answers && !line"
-          :remark="holding"
-          :answers="answers"
-          :can-be-kept="canBeKept"
-        />
-        <DoingRow v-else :typing="line !== null" :reading="isReading" :beeps="beeps" :rest="bench.canRest" />
+        <BenchFoot v-else v-bind="foot" />
       </section>
       <MeaningColumn />
       <TapeRow />

@@ -7,8 +7,9 @@ defineProps<{ typing: boolean; reading: boolean; beeps: boolean; rest: boolean }
 
 <template>
   <div class="doing">
-    <template v-if="typing"><ScreenKey main act="keepLine" /><ScreenKey act="clearLine" /></template>
-    <template v-else-if="reading">
+    <!-- both stay: a row of buttons made anew with every figure costs more than the figure -->
+    <div v-show="typing" class="group"><ScreenKey main act="keepLine" /><ScreenKey act="clearLine" /></div>
+    <div v-show="reading && !typing" class="group">
       <ScreenKey quiet act="again" />
       <ScreenKey quiet act="mistyped" />
       <ScreenKey quiet act="takeBack" />
@@ -16,7 +17,7 @@ defineProps<{ typing: boolean; reading: boolean; beeps: boolean; rest: boolean }
       <template v-if="beeps"><ScreenKey quiet act="beep" /><ScreenKey quiet act="noBeep" /></template>
       <ScreenKey v-if="rest" quiet act="rest" />
       <ScreenKey quiet act="decide" />
-    </template>
+    </div>
   </div>
 </template>
 
@@ -27,6 +28,10 @@ defineProps<{ typing: boolean; reading: boolean; beeps: boolean; rest: boolean }
   padding: 6px 22px;
   border-top: 1px solid var(--hairline);
   min-height: 58px;
+}
+.group {
+  display: flex;
+  gap: 10px;
   align-items: center;
   flex-wrap: wrap;
 }

@@ -20,3 +20,5 @@ export function useHolding() {
   const canBeKept = computed(() => holding.value !== undefined && !beyondOverride.has(holding.value.id))
   return { holding, answers, canBeKept }
 }
+
+export type Holding = ReturnType<typeof useHolding>

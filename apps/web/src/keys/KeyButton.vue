@@ -10,7 +10,7 @@ withDefaults(
     hint?: string
     main?: boolean
     quiet?: boolean
-    asleep?: boolean
+    awake?: () => boolean
     disabled?: boolean
     /** sends the form it stands in, as Enter in one of its fields does */
     submit?: boolean
@@ -31,7 +31,7 @@ defineEmits<{ press: [] }>()
     :aria-keyshortcuts="cap || undefined"
     @click="$emit('press')"
   >
-    <KeyCap v-if="cap" :cap="cap" :asleep="asleep" />
+    <KeyCap v-if="cap" :cap="cap" :awake="awake" />
     <span class="words"
       ><span class="name">{{ label }}</span
       ><small v-if="hint">{{ hint }}</small></span

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-/** A key as it stands on the keyboard; asleep while a line is open. */
-defineProps<{ cap: string; asleep?: boolean }>()
+/**
+ * A key as it stands on the keyboard; asleep while a line is open. It asks for itself whether it is awake: that changes with every figure
+ * that is typed, and the button around it need not be drawn again for it.
+ */
+defineProps<{ cap: string; awake?: () => boolean }>()
 </script>
 
 <template>
-  <kbd :class="{ asleep }" aria-hidden="true">{{ cap }}</kbd>
+  <kbd :class="{ asleep: awake !== undefined && !awake() }" aria-hidden="true">{{ cap }}</kbd>
 </template>
 
 <style scoped>

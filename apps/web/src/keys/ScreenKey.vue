@@ -18,6 +18,7 @@ const props = defineProps<{
 const keys = useKeysOfScreen()
 const stated = computed(() => keys.act(props.act))
 const key = computed(() => (props.at === undefined ? undefined : (stated.value.keys[props.at] ?? '')))
+const awake = () => keys.awake(props.act)
 const cap = computed(() => (key.value === undefined ? capOf(stated.value) : key.value))
 </script>
 
@@ -29,7 +30,7 @@ const cap = computed(() => (key.value === undefined ? capOf(stated.value) : key.
     :main="main"
     :quiet="quiet"
     :disabled="disabled"
-    :asleep="!keys.awake(act)"
+    :awake="awake"
     @press="keys.press(act, key)"
   />
 </template>

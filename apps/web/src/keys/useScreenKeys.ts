@@ -1,11 +1,12 @@
-import { inject, onScopeDispose, provide, watch, type InjectionKey } from 'vue'
+import { inject, onScopeDispose, provide, ref, watch, type InjectionKey } from 'vue'
+import { afterPaint } from '../store/afterPaint'
 import { enterKeys, situationBegins, type StandingKeys } from './registry'
 import { isThere, type KeyAct, type KeyStatement } from './statement'
 
 /** A screen's keys, for the buttons on it. */
 export interface ScreenKeys<Act extends string = string> {
   act: (name: Act) => KeyAct
-  /** whether the act is there in the situation that stands */
+  /** whether the act is there in the situation that is shown: the one that stands, or the one of a frame before */
   awake: (name: Act) => boolean
   /** as if the key had been pressed: the act’s first one where none is named */
   press: (name: Act, key?: string) => void
@@ -27,10 +28,20 @@ export function useScreenKeys<Act extends string, Situation extends string>(
 ): ScreenKeys<Act> {
   const standing: StandingKeys = { statement, situation, acts, ...(type ? { type } : {}) }
   onScopeDispose(enterKeys(standing))
-  watch(situation, (name) => situationBegins(statement.screen, name), { immediate: true, flush: 'sync' })
+  // keys act at once, and their caps wake or sleep a frame later: what was done is painted first
+  const shown = ref(situation())
+  const show = () => void (shown.value = situation())
+  watch(
+    situation,
+    (name, before) => {
+      situationBegins(statement.screen, name)
+      if (before !== undefined) afterPaint(show)
+    },
+    { immediate: true, flush: 'sync' },
+  )
   const keys: ScreenKeys<Act> = {
     act: (name) => statement.acts[name],
-    awake: (name) => isThere(statement.acts[name], situation()),
+    awake: (name) => isThere(statement.acts[name], shown.value),
     press: (name, key = statement.acts[name].keys[0] ?? '') => void acts[name](key),
   }
   provide(screenKeys, keys as ScreenKeys)
