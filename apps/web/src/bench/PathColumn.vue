@@ -2,8 +2,9 @@
 import type { Mark } from '@sure-spool/contract'
 import { sideOf, stillOff, type StepState } from '@sure-spool/core'
 import { useResizeObserver } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
+import { afterPaint } from '../store/afterPaint'
 import { useAfterPaint } from '../screen/useAfterPaint'
 import { useBench } from '../store/bench'
 import { takenParts, useFigures } from '../words/figures'
@@ -38,8 +39,11 @@ function showHere(): void {
   const { scrollHeight = 0, clientHeight = 0 } = path.value ?? {}
   if (scrollHeight > clientHeight) path.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest' })
 }
-watch(() => bench.stepId, showHere, { flush: 'post' })
-onMounted(showHere)
+// what asks how high it is waits until it has been drawn
+watch(
+  () => bench.stepId,
+  () => afterPaint(showHere),
+)
 useResizeObserver(path, showHere)
 /** what was taken off, the last first: so it goes back */
 const off = computed(() =>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { RewindState, RewindStep } from '@sure-spool/core'
 import { useResizeObserver } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import VerdictMark from '../drawings/VerdictMark.vue'
+import { afterPaint } from '../store/afterPaint'
 import { phaseWords, rewindStepWords } from '../words/rewindSteps'
 
 /** The path of a rewind in working order. */
@@ -18,8 +19,11 @@ function showHere(): void {
   const { scrollHeight = 0, clientHeight = 0 } = path.value ?? {}
   if (scrollHeight > clientHeight) path.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest' })
 }
-watch(() => props.here, showHere, { flush: 'post' })
-onMounted(showHere)
+// what asks how high it is waits until it has been drawn
+watch(
+  () => props.here,
+  () => afterPaint(showHere),
+)
 useResizeObserver(path, showHere)
 const turnsOf = ({ id, coil }: RewindStep) => {
   const one = props.state.coils.find((each) => each.coil.id === coil)
