@@ -5,7 +5,6 @@ import { useDoor } from '../store/door'
 import { useOutbox } from '../store/outbox'
 import { useQueue } from '../store/queue'
 import { useShop } from '../store/shop'
-import { useAfterPaint } from './useAfterPaint'
 
 /** What is kept, what waits to go up, what the server set aside: the one line that says nothing is lost. */
 const props = defineProps<{ benchLoaded: boolean }>()
@@ -21,8 +20,6 @@ const words = computed(() => {
   if (outbox.aside.length > 0) parts.push(`${outbox.aside.length} set aside`)
   return parts.join(', ')
 })
-// the figure is painted first: the line about it moves the whole header
-useAfterPaint(() => words.value)
 const awayWords = computed(() =>
   props.benchLoaded && queue.cardsKept ? 'Every part that waits can be begun without the server.' : undefined,
 )
