@@ -153,6 +153,51 @@ test('a part taken in while the server is away goes up with its first readings',
   expect(typed(await world.get<RunView>(`/runs/${bench.runId}`))).toEqual(['322'])
 })
 
+test('two benches that are away name parts by numbers of their own: neither is renamed', async ({
+  bench,
+  world,
+  another,
+}) => {
+  const second = new BenchPage(await (await another()).newPage(), world.address)
+  const benches = [bench, second]
+  for (const one of benches) {
+    await one.page.goto(`${world.address}/cards`)
+    await one.page.getByRole('link', { name: /18 twin/ }).click()
+    await expect(one.page.getByRole('heading', { level: 1 })).toContainText('figures')
+    await one.home()
+    await one.readyAway()
+  }
+  // what is theirs stays theirs when the page is opened again
+  const shown = second.page.getByRole('button', { name: /^take in a part/ })
+  const own = /SQ-\d+/.exec(await shown.innerText())?.[0] ?? 'no tag'
+  await second.home()
+  await expect(shown).toContainText(own)
+  await second.readyAway()
+  await world.kill()
+  const tags: string[] = []
+  for (const { page } of [bench, second, bench]) {
+    await page.keyboard.press('i')
+    await expect(page.getByLabel('model, maker or kind')).toBeFocused()
+    await page.keyboard.type('18 twin')
+    await expect(page.getByRole('option').first()).toContainText('18 twin')
+    await page.keyboard.press('Enter')
+    await expect(page.getByLabel('tag', { exact: true })).toBeFocused()
+    tags.push(await page.getByLabel('tag', { exact: true }).inputValue())
+    await page.getByRole('button', { name: 'take in', exact: true }).click()
+    // rows leave the shop's prefix out
+    const row = new RegExp(tags.at(-1)?.slice(-4) ?? 'no tag')
+    await expect(page.locator('.line').getByRole('button', { name: row })).toBeVisible()
+  }
+  expect(new Set(tags).size).toBe(3)
+  await world.start()
+  for (const one of benches) {
+    await one.allSent()
+    await expect(one.page.getByText(/another part’s by now/)).toHaveCount(0)
+  }
+  const { units } = await world.get<{ units: { tag: string }[] }>('/units?place=waiting&limit=200')
+  expect(units.map(({ tag }) => tag)).toEqual(expect.arrayContaining(tags))
+})
+
 test('a part that waits is begun while the server is away, though its card was never opened here', async ({
   bench,
   world,

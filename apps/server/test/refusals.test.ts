@@ -55,6 +55,8 @@ const refusals: Refusals = {
         .send(shopWith({ units: [{ ...unit(), place: 'waiting', card: { id: nobody, revision: 1 } }] })),
     'units[0].card names a card revision',
   ],
+  'post /shop/tags 400': [() => api().post('/api/v1/shop/tags').send({ by: 'me' }), 'by'],
+  'post /shop/tags 422': [() => api().post('/api/v1/shop/tags').send({ by: nobody }), 'does not know'],
   'put /shop/settings 400': [() => api().put('/api/v1/shop/settings').send({ settings: {}, by: by() }), 'settings.'],
   'put /shop/settings 422': [
     () => api().put('/api/v1/shop/settings').send({ settings: shop().settings, by: nobody }),

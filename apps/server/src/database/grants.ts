@@ -11,6 +11,7 @@ const rights: Record<string, string> = {
   audit: added,
   rewind_entries: added,
   photos: added,
+  tag_blocks: added,
   runs: changed,
   // its head never changes; it is locked while its tape grows
   rewinds: changed,

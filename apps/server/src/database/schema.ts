@@ -18,6 +18,7 @@ import { document, id, moment } from './columnTypes'
 export * from './doorSchema'
 export * from './photoSchema'
 export * from './rewindSchema'
+export * from './tagSchema'
 
 export const people = mysqlTable('people', {
   id: id('id').primaryKey(),

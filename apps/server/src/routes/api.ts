@@ -10,6 +10,7 @@ import {
   personBodySchema,
   queueQuerySchema,
   settingsBodySchema,
+  tagsBodySchema,
   type ShopView,
 } from '@sure-spool/contract'
 import { openApiDocument } from '@sure-spool/contract/openapi'
@@ -28,13 +29,14 @@ import { rewindRoutes } from './rewinds'
 import type { Served } from './served'
 import { allPeople } from '../repositories/people'
 import { allInstruments, readSettings } from '../repositories/shop'
-import { lastTagNumber, listUnits } from '../repositories/units'
+import { listUnits } from '../repositories/units'
 import { keepInstrument, keepPerson, keepSettings, retireInstrument } from '../services/keepShop'
 import { working } from '../services/access'
 import { madeBy, provenBy, theirs } from '../services/door/seal'
 import { keepEntries } from '../services/keepEntries'
 import { exportShop, exportShopLines } from '../services/exportShop'
 import { moveTo, queue, startRun, takeIn, viewRun } from '../services/queue'
+import { nextNumber, reserveTags } from '../services/reserveTags'
 import { runsOfUnit } from '../services/unitRuns'
 import { readingsCsv } from '../services/readingsCsv'
 
@@ -78,6 +80,16 @@ export function apiRoutes({ database, heavy, version, house, backups }: Served):
     }),
   )
 
+  router.post(
+    '/shop/tags',
+    json,
+    answers(async (request, response) => {
+      const { by } = await theirs(database, parse(tagsBodySchema, request.body))
+      const block = await reserveTags(database, by)
+      response.status(201)
+      return block
+    }),
+  )
   router.put(
     '/shop/settings',
     json,
@@ -195,6 +207,6 @@ async function shopView(database: Database): Promise<ShopView> {
     allPeople(database),
     allInstruments(database),
   ])
-  const next = (await lastTagNumber(database, settings.tagPrefix)) + 1
+  const next = await nextNumber(database, settings.tagPrefix)
   return { settings, people, instruments, nextTag: `${settings.tagPrefix}${String(next).padStart(4, '0')}` }
 }

@@ -1,12 +1,13 @@
 import type { Queries } from '../database/connect'
+import { lastReserved } from '../repositories/tagBlocks'
 import { lastTagNumber, tagTaken } from '../repositories/units'
 
 /** So many numbers are tried behind the last one before a tag gets one more sign. */
 const mostTried = 50
 
 /**
- * The tag itself where no other unit has it, else the next of its kind: a counted tag the number behind the last one, any other a number
- * of its own.
+ * The tag itself where no other unit has it, else the next of its kind: a counted tag the number behind the last one and behind those that
+ * benches have of their own, any other a number of its own.
  * @example
  * ```ts
  * await freeTag(queries, 'SQ-0450') // 'SQ-0451' where SQ-0450 is on another unit and SQ-0451 on none
@@ -15,7 +16,8 @@ const mostTried = 50
 export async function freeTag(queries: Queries, tag: string): Promise<string> {
   if (!(await tagTaken(queries, tag))) return tag
   const [, stem = '', digits] = /^(.*?)(\d{1,9})$/su.exec(tag) ?? []
-  const from = digits === undefined ? 2 : Math.max(await lastTagNumber(queries, stem), Number(digits)) + 1
+  const last = async () => Math.max(await lastTagNumber(queries, stem), await lastReserved(queries, stem))
+  const from = digits === undefined ? 2 : Math.max(await last(), Number(digits)) + 1
   for (let number = from; number < from + mostTried; number++) {
     const counted = `${stem}${String(number).padStart(digits?.length ?? 0, '0')}`
     const next = digits === undefined || counted.length > longest ? withNumber(tag, number) : counted

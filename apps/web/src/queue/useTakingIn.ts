@@ -44,9 +44,12 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
   const problem = ref('')
   /** the tray that the next goes onto as well, with the tags of what lies on it */
   const tray = ref<{ id: string; tags: string[] }>()
+  // another tab of this browser may give it first
   watch(
     () => shop.nextTag,
-    (next) => (tag.value ||= next),
+    (next, before) => {
+      if (tag.value === '' || tag.value === before) tag.value = next
+    },
   )
   const ready = computed(
     () => (card.value ?? sketch.value) !== undefined && tag.value.trim() !== '' && shop.person !== undefined,
@@ -131,6 +134,7 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
     const ids = Array.from({ length: many }, () => newId())
     let next = tag.value.trim()
     for (const id of ids) {
+      const isNext = next === shop.nextTag
       queue.takeIn(
         {
           id,
@@ -149,7 +153,7 @@ export function useTakingIn(done: (id: string, tray?: string) => void) {
         on,
       )
       if (onto !== undefined) tray.value = { id: onto, tags: [...(tray.value?.tags ?? []), next] }
-      next = followingTag(next)
+      next = isNext ? shop.nextTag : followingTag(next)
     }
     tag.value = next
     if (!moreCome) done(ids[0] ?? '', onto)

@@ -1,7 +1,6 @@
 import type { NewUnit, Queue, QueueUnit, UnitPlace } from '@sure-spool/contract'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { followingTag } from './followingTag'
 import { ask } from './api'
 import { keepCardsOf } from './cardCopies'
 import { browserDatabase, keepCopy, readCopy } from './browserDatabase'
@@ -74,7 +73,7 @@ export const useQueue = defineStore('queue', () => {
     takenInHere.set(unit.id, asQueueUnit(unit))
     units.value = [asQueueUnit(unit), ...units.value]
     counts.value = { ...counts.value, waiting: counts.value.waiting + 1 }
-    if (unit.tag === shop.nextTag) shop.nextTag = followingTag(unit.tag)
+    shop.tagGiven(unit.tag)
   }
 
   async function move(unit: QueueUnit, place: 'waiting' | 'blocked' | 'bench', blockedBy?: string): Promise<void> {

@@ -44,7 +44,7 @@ describe('a rewind', () => {
     expect(useRewind().state?.coils[0]?.original.turns).toBe(31)
     expect(useRewind().lastEntry?.kind).toBe('note')
     await useOutbox().settle()
-    expect(server.of('POST').map(({ path }) => path)).toEqual([
+    expect(server.of('POST', /rewinds/).map(({ path }) => path)).toEqual([
       '/rewinds',
       `/rewinds/${id}/entries`,
       `/rewinds/${id}/entries`,

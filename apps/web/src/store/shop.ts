@@ -5,6 +5,8 @@ import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { ask } from './api'
 import { keepCopy, readCopy } from './browserDatabase'
+import { followingTag } from './followingTag'
+import { tagNumbers } from './tagNumbers'
 
 const unset: ShopSettings = {
   name: '',
@@ -24,7 +26,10 @@ export const useShop = defineStore('shop', () => {
   const settings = ref<ShopSettings>(unset)
   const people = ref<Person[]>([])
   const instruments = ref<Instrument[]>([])
-  const nextTag = ref('')
+  /** the next by what the server last said: another bench may give it too */
+  const guessedTag = ref('')
+  const numbers = tagNumbers(() => settings.value.tagPrefix)
+  const nextTag = computed(() => numbers.next() ?? guessedTag.value)
   const personId = useLocalStorage('spool.person', '', own)
   const theme = useLocalStorage<'light' | 'dark'>('spool.theme', preferred, own)
   const known = ref(false)
@@ -39,6 +44,17 @@ export const useShop = defineStore('shop', () => {
     if (!fresh) return
     show(fresh)
     await keepCopy('shop', fresh)
+    await stockTags()
+  }
+
+  const stockTags = () => numbers.stock(person.value?.access === 'reader' ? undefined : person.value?.id)
+
+  /** A part got this tag: the next one gets another. */
+  function tagGiven(tag: string): void {
+    const wasNext = tag === nextTag.value
+    numbers.given(tag)
+    if (wasNext && numbers.next() === undefined) guessedTag.value = followingTag(tag)
+    void stockTags()
   }
 
   /** What the server answers to a change: in force in this browser at once. */
@@ -51,7 +67,7 @@ export const useShop = defineStore('shop', () => {
     settings.value = view.settings
     people.value = view.people
     instruments.value = view.instruments
-    nextTag.value = view.nextTag
+    guessedTag.value = view.nextTag
     known.value = true
   }
 
@@ -72,6 +88,7 @@ export const useShop = defineStore('shop', () => {
     people,
     instruments,
     nextTag,
+    tagGiven,
     person,
     units,
     theme,

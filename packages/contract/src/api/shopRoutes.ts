@@ -31,6 +31,15 @@ export const shopRoutes: Route[] = [
     problems: [400, 409, 413, 415, 422],
   },
   {
+    method: 'post',
+    path: '/shop/tags',
+    summary: 'Numbers of tags that this bench alone gives, so that it can name parts while the server is away',
+    body: bodies.tagsBodySchema,
+    answer: bodies.tagBlockSchema,
+    created: true,
+    problems: [400, 422],
+  },
+  {
     method: 'put',
     path: '/shop/settings',
     summary: 'The shop’s habits, in force at once',
