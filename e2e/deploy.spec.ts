@@ -1,4 +1,4 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
+import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -7,6 +7,7 @@ import { isBehind } from '../tools/lib/behind.mjs'
 import { anyPort } from '../tools/lib/database.mjs'
 import { startServer, type RunningServer } from '../tools/lib/server.mjs'
 import { BenchPage } from './benchPage'
+import { certificateIn } from './certificate'
 import { firstRun, furnish, gone, setupCode, sit } from './doorSteps'
 import { expect, test } from './world'
 
@@ -40,15 +41,14 @@ test.beforeAll(async () => {
   const [front, one, two] = [await anyPort(), await anyPort(), await anyPort()]
   // both at once: one of them makes the tables, the other waits for it
   servers.push(...(await Promise.all([begin(one), begin(two)])))
-  const key = ['-keyout', join(folder, 'key.pem'), '-out', join(folder, 'cert.pem'), '-subj', '/CN=bench.example']
-  execFileSync('openssl', ['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '2', ...key], { stdio: 'pipe' })
+  const { cert, key } = certificateIn(folder)
   const site = readFileSync('deploy/nginx.conf', 'utf8')
     .replace('listen 443', `listen 127.0.0.1:${front}`)
     .replace('server_name bench.example', 'server_name bench.example 127.0.0.1')
     .replace('127.0.0.1:4180', `127.0.0.1:${one}`)
     .replace('# server 127.0.0.1:4181', `server 127.0.0.1:${two}`)
-    .replace('/etc/ssl/bench.example.pem', join(folder, 'cert.pem'))
-    .replace('/etc/ssl/private/bench.example.key', join(folder, 'key.pem'))
+    .replace('/etc/ssl/bench.example.pem', cert)
+    .replace('/etc/ssl/private/bench.example.key', key)
   mkdirSync(join(folder, 'logs'))
   const temporary = ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi']
   writeFileSync(

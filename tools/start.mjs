@@ -4,7 +4,7 @@ import { build } from './build.mjs'
 import { portFree } from './lib/database.mjs'
 import { checkMachine, ensureCommands, ensurePackages } from './lib/machine.mjs'
 import { run, say, Stop } from './lib/say.mjs'
-import { startServer } from './lib/server.mjs'
+import { askItself, startServer } from './lib/server.mjs'
 import { backupFolder, shopDatabase, shopFolder, shopSecrets } from './lib/shop.mjs'
 
 /**
@@ -49,12 +49,10 @@ function readable(code) {
   return `${code.slice(0, 4)}-${code.slice(4)}`
 }
 
-/** Whether the shop has its owner; where it cannot be asked (a certificate this machine does not know), it is taken for furnished. */
-function house() {
-  return fetch(`${server.address}/api/v1/door`).then(
-    async (response) => (await response.json()).house,
-    () => 'shut',
-  )
+/** Whether the shop has its owner yet. */
+async function house() {
+  const door = await askItself(server.address, '/api/v1/door')
+  return door?.status === 200 ? JSON.parse(door.body).house : 'shut'
 }
 
 async function startWatched() {

@@ -52,16 +52,22 @@ export async function startServer({
   throw new Stop('The server did not answer within half a minute.')
 }
 
-/** Asks the server itself; whether its certificate is known is for whoever comes from elsewhere. */
-function isReady(address) {
+/**
+ * Asks the server itself: whose its certificate is, and for which name, is for whoever comes from elsewhere.
+ * @returns its status and what it says; undefined where nobody answers
+ */
+export function askItself(address, path) {
   const { get } = address.startsWith('https') ? https : http
   return new Promise((resolve) => {
-    get(`${address}/readyz`, { rejectUnauthorized: false }, (response) => {
-      response.resume()
-      resolve(response.statusCode === 200)
-    }).on('error', () => resolve(false))
+    get(`${address}${path}`, { rejectUnauthorized: false }, (response) => {
+      let body = ''
+      response.on('data', (data) => (body += data))
+      response.on('end', () => resolve({ status: response.statusCode, body }))
+      response.on('error', () => resolve(undefined))
+    }).on('error', () => resolve(undefined))
   })
 }
+const isReady = async (address) => (await askItself(address, '/readyz'))?.status === 200
 
 async function stop(child) {
   if (child.exitCode !== null || child.signalCode !== null) return
