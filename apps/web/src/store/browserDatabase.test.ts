@@ -46,6 +46,15 @@ describe('the journal', () => {
     expect(jotted()).toEqual([])
   })
 
+  test('a run’s copy never has an entry that is only jotted: with a browser killed then, nothing would send it', async () => {
+    jot(note('b', 2))
+    await keepRunCopy(run([noteBody('a', 1), noteBody('b', 2)]))
+    expect((await readRunCopy('r'))?.entries.map(({ id }) => id)).toEqual(['a'])
+    await moveJournal()
+    expect((await readRunCopy('r'))?.entries.map(({ id }) => id)).toEqual(['a', 'b'])
+    expect((await (await browserDatabase()).outgoing.toArray()).map(({ id }) => id)).toEqual(['b'])
+  })
+
   test('an entry of a run that is not here is kept to go up all the same', async () => {
     jot(note('a'))
     await moveJournal()

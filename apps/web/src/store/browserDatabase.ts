@@ -1,6 +1,7 @@
 import type { Photo } from '@sure-spool/contract'
 import type { Entry, Run } from '@sure-spool/core'
 import type { Dexie as DexieType, EntityTable, Table } from 'dexie'
+import { jotted } from './journal'
 import type { Outgoing } from './outgoing'
 import { plain } from './plain'
 
@@ -45,13 +46,16 @@ export const readRunCopy = async (id: string): Promise<Run | undefined> =>
 
 /**
  * Keeps a run's copy with every entry that either copy has: another tab may have added to it in the meantime. Read and written in one
- * transaction, so that of two tabs neither takes the other's entry away.
+ * transaction, so that of two tabs neither takes the other's entry away. What is only jotted is left out: the journal brings it onto the
+ * copy with what sends it, so that no copy has an entry which nothing would ever send.
  */
 export async function keepRunCopy(run: Run): Promise<void> {
+  const notes = new Set(jotted().map(({ id }) => id))
+  const entries = plain(run.entries.filter(({ id }) => !notes.has(id)))
   const database = await browserDatabase()
   await database.transaction('rw', database.runs, async () => {
     const before = (await database.runs.get(run.id))?.run.entries ?? []
-    await database.runs.put({ id: run.id, run: { ...plain(run), entries: merged(before, plain(run.entries)) } })
+    await database.runs.put({ id: run.id, run: { ...plain(run), entries: merged(before, entries) } })
   })
 }
 

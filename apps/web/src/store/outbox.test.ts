@@ -1,8 +1,10 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { watch } from 'vue'
 import type { FakeServer } from '../testing/fakeServer'
 import { batchesOf, beginOutbox, begun, card, entry, idsIn, left, put, unit } from '../testing/outgoing'
 import { endStores } from '../testing/stores'
 import { arrived, until } from '../testing/until'
+import { browserDatabase } from './browserDatabase'
 import { jot, jotted } from './journal'
 import { useOutbox } from './outbox'
 
@@ -37,6 +39,32 @@ describe('what was taken here goes up', () => {
     expect(outbox.keeping).toBe(2)
     await outbox.settle()
     expect(outbox.keeping).toBe(0)
+  })
+
+  test('what is put while the waiting is counted is not forgotten by the count', async () => {
+    const outbox = useOutbox()
+    await outbox.begin()
+    const { outgoing } = await browserDatabase()
+    const counted = outgoing.toArray.bind(outgoing)
+    let puts = 0
+    outgoing.toArray = (async () => {
+      const all = await counted()
+      if (puts++ === 0) put(entry('meanwhile'))
+      return all
+    }) as typeof outgoing.toArray
+    const told: [keeping: number | undefined, jotted: number][] = []
+    const stop = watch(
+      () => outbox.keeping,
+      (keeping) => told.push([keeping, jotted().length]),
+      { flush: 'sync' },
+    )
+    await outbox.settle()
+    await until(() => outbox.waiting === 0)
+    stop()
+    outgoing.toArray = counted
+    expect(told[0]).toEqual([1, 1])
+    // it is said that all is kept only when nothing is merely jotted
+    expect(told.filter(([keeping]) => keeping === 0)).toEqual([[0, 0]])
   })
 
   test('in the order in which it was made: the card, the unit on it, its run, then its entries together', async () => {

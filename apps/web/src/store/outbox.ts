@@ -44,6 +44,8 @@ export const useOutbox = defineStore('outbox', () => {
   let moving: Promise<void> = Promise.resolve()
   let wanted = false
   let over = false
+  /** how much was put in this tab: what is counted meanwhile must not forget it */
+  let puts = 0
   /** the server asked to be left alone until then */
   let notBefore = 0
   onScopeDispose(() => (over = true))
@@ -53,6 +55,7 @@ export const useOutbox = defineStore('outbox', () => {
     const kept = plain(item)
     const seal = sealed(kept.body)
     jot(seal ? { ...kept, seal } : kept)
+    puts++
     waiting.value++
     keeping.value = (keeping.value ?? 0) + 1
     afterPaint(() => void settle())
@@ -61,9 +64,12 @@ export const useOutbox = defineStore('outbox', () => {
   /** What is on its way into the database waits too: the status never says that all is sent while something is only jotted. */
   async function count(): Promise<void> {
     const database = await browserDatabase()
+    const before = puts
     // the journal first: what leaves it in between is in the database by then
     const notes = jotted()
     const all = await database.outgoing.toArray()
+    // what was put in between is in neither, and nobody may be told that all is kept
+    if (puts !== before) return count()
     const known = new Set(all.map((item) => item.id))
     const onTheWay = notes.filter((item) => !known.has(item.id))
     keeping.value = onTheWay.length
