@@ -25,14 +25,17 @@ export async function startRun(
   shop: ReturnType<typeof useShop>,
 ): Promise<Run> {
   const body = { id: newId(), unit: unit.id, startedAt: rightNow().toISOString(), by: shop.person?.id ?? '' }
-  await outbox.settle()
-  const waiting = await (await browserDatabase()).outgoing.where('id').equals(unit.id).count()
-  const view = waiting > 0 ? undefined : await startThere({ ...body, goOn: true })
+  // what waits may be this very unit, taken in here or in another tab
+  if (outbox.waiting > 0 || (await waits(unit.id))) await outbox.settle()
+  const view = (await waits(unit.id)) ? undefined : await startThere({ ...body, goOn: true })
   if (view) return view.run
   const run = await runHere(unit, body, shop)
   outbox.put({ id: body.id, kind: 'run', body })
   return run
 }
+
+const waits = async (id: string): Promise<boolean> =>
+  (await (await browserDatabase()).outgoing.where('id').equals(id).count()) > 0
 
 /** @returns undefined where the server is away; @throws Refused where it will not have it */
 const startThere = (body: NewRun): Promise<RunView | undefined> =>
