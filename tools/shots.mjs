@@ -1,15 +1,25 @@
 import { execSync } from 'node:child_process'
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { root } from './lib/paths.mjs'
 import { run, say, Stop } from './lib/say.mjs'
 
-/** Takes the pictures of docs/screenshots anew from a running demo (npm run demo -- --reset). */
+/**
+ * Takes the pictures of docs/screenshots anew from a running demo (npm run demo -- --reset). With JOB_SHOTS, a folder in which the jobs of
+ * e2e/jobs left the picture of each run (JOB_SHOTS=FOLDER npm test -- e2e), it puts those on one sheet, and needs no demo.
+ */
 const address = process.env.ADDRESS ?? 'http://127.0.0.1:4180'
 const folder = join(root, 'docs/screenshots')
 
+const launched = () =>
+  chromium.launch({
+    executablePath: execSync('command -v chromium', { encoding: 'utf8' }).trim(),
+    args: ['--no-sandbox', '--disable-gpu'],
+  })
+
 await run(async () => {
+  if (process.env.JOB_SHOTS) return sheetOfJobs(process.env.JOB_SHOTS)
   const queue = await fetch(`${address}/api/v1/units?limit=200`).then(
     (response) => response.json(),
     () => {
@@ -18,10 +28,7 @@ await run(async () => {
   )
   const unit = (tag) => queue.units.find((one) => one.tag === tag)
   const bench = (tag) => `/bench/${unit(tag).standing.run}`
-  const browser = await chromium.launch({
-    executablePath: execSync('command -v chromium', { encoding: 'utf8' }).trim(),
-    args: ['--no-sandbox', '--disable-gpu'],
-  })
+  const browser = await launched()
   const take = async (name, path, { width = 1280, height = 800, colorScheme = 'light', act } = {}) => {
     const context = await browser.newContext({ viewport: { width, height }, colorScheme, serviceWorkers: 'block' })
     const page = await context.newPage()
@@ -40,7 +47,6 @@ await run(async () => {
   )
   await take('winder', `/rewinds/${rewound.rewinds[0].id}`)
   await take('bench-within', bench('SQ-0438'))
-  await take('bench-held', bench('SQ-0431'))
   await take('bench-dark', bench('SQ-0431'), { colorScheme: 'dark' })
   await take('bench-upright', bench('SQ-0431'), { width: 800, height: 1280 })
   await take('bench-set', bench('SQ-0443'))
@@ -102,3 +108,22 @@ await run(async () => {
   await take('kit', '/kit')
   await browser.close()
 })
+
+/** The finished run of every job, each as it stood on the bench, on one sheet. */
+async function sheetOfJobs(from) {
+  const names = readdirSync(from)
+    .filter((name) => name.endsWith('.png'))
+    .sort()
+  if (names.length === 0) throw new Stop(`No job left a picture in ${from}.`)
+  const browser = await launched()
+  const page = await browser.newPage({ viewport: { width: 1920, height: 1000 } })
+  const figure = (name) =>
+    `<figure><img src="data:image/png;base64,${readFileSync(join(from, name)).toString('base64')}"><figcaption>${name.slice(0, 2)}</figcaption></figure>`
+  await page.setContent(
+    `<style>body{margin:0;display:grid;grid-template-columns:repeat(4,1fr);gap:10px;font:600 20px sans-serif}figure{margin:0}img{width:100%;display:block}</style>${names.map(figure).join('')}`,
+  )
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: join(folder, 'jobs.png'), fullPage: true })
+  await browser.close()
+  say(`jobs.png, with ${names.length} jobs`)
+}

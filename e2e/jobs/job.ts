@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import type { RunView } from '@sure-spool/contract'
 import type { BenchPage } from '../benchPage'
 import { expect, type World } from '../world'
@@ -14,10 +15,12 @@ function keysWritten(job: string): number | undefined {
   return cells?.[3] === undefined ? undefined : Number(cells[3])
 }
 
-/** A job worked to its end: the keys it took are those that `docs/jobs.md` says, and all of it is in the record. */
+/** A job worked to its end: the keys it took are those that `docs/jobs.md` says, and all of it is in the record. `JOB_SHOTS` keeps its picture. */
 export async function worked(job: string, bench: BenchPage, world: World): Promise<RunView> {
   process.stdout.write(`job ${job}: ${bench.keys} keys on the bench\n`)
   const view = await viewOf(bench, world)
+  const folder = process.env['JOB_SHOTS']
+  if (folder) await bench.page.screenshot({ path: join(folder, `${job}.png`) })
   expect.soft(bench.keys, `keys of job ${job}, beside docs/jobs.md`).toBe(keysWritten(job))
   return view
 }
