@@ -44,7 +44,8 @@ describe('a trial that is no figure', () => {
 
   test('a point of the part that is called so stays a point', () => {
     const lamp = plainCard({ ...card, family: card.family, terminals: plainTerminals('lamp', 'brown') })
-    expect(typedPoints('lamp brown', lamp)).toEqual({ trial: 'lamp', at: { place: 'brown' } })
+    expect(typedPoints('lamp brown', lamp)).toEqual({ pair: ['lamp', 'brown'] })
+    expect(typedPoints('tap brown', lamp)).toEqual({ trial: 'tap', at: { place: 'brown' } })
     expect(typedPoints('lamp', lamp)).toMatchObject({ problem: expect.stringContaining('1 is named') })
     expect([isTrial('lamp'), isTrial('toString')]).toEqual([true, false])
   })

@@ -48,7 +48,8 @@ export function typedPoints(text: string, card: Card): TypedPoints {
   const [, trial = '', where = ''] =
     /^(\w+)\b\s*(?:at|of|over|on|between)?\s*(.*)$/i.exec(text.normalize('NFC').trim()) ?? []
   const name = trial.toLowerCase()
-  if (isTrial(name) && !terminalNamed(text, card)) return trialAt(name, where, card)
+  // a part may have a lead that is called so
+  if (isTrial(name) && !terminalNamed(name, card)) return trialAt(name, where, card)
   const points: string[] = []
   let kind: AskedKind | undefined
   const typed = tokensOf(text)
