@@ -10,6 +10,7 @@ import { connect } from './database/connect'
 import { NewerSchema } from './database/migrations'
 import { HeavyWork } from './heavy/heavyWork'
 import type { House } from './http/comesIn'
+import { sweepBodies } from './http/onDisk'
 import { isLoopback } from './http/ownPages'
 
 const here = dirname(fileURLToPath(import.meta.url))
@@ -31,6 +32,7 @@ async function main(): Promise<void> {
   const house = houseOf()
   const connection = await connect(url, join(root, 'apps/server/drizzle'), adminUrl)
   const webRoot = process.env['WEB_ROOT'] ?? join(root, 'apps/web/dist')
+  await sweepBodies()
   const heavy = new HeavyWork(url)
   const app = createApp({
     database: connection.database,

@@ -12,6 +12,7 @@ const titles: Record<number, string> = {
   422: 'Cannot be kept as it is',
   429: 'Too many requests',
   503: 'The database is away',
+  507: 'No room',
 }
 
 /** An error that a person can act on: what happened, what was kept, what to do. Sent as problem details (RFC 9457). */
