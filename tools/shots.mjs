@@ -52,9 +52,7 @@ await run(async () => {
   await take('bench-set', bench('SQ-0443'))
   await take('finding', bench('SQ-0410'))
   await take('finding-undecided', bench('SQ-0424'), {
-    act: async (page) => {
-      for (let steps = 0; steps < 14; steps++) await page.keyboard.press('ArrowDown')
-    },
+    act: (page) => page.keyboard.press('d'),
   })
   await take('door', '/', {
     act: async (page) => {
