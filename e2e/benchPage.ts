@@ -90,6 +90,34 @@ export class BenchPage {
     return tag
   }
 
+  /** Takes in a part that nobody has figures for: a sketch of the points that can be touched. */
+  async takeInSketch(part: {
+    find: string
+    name?: string
+    family: string
+    points: string
+    tag: string
+    words?: string
+  }) {
+    const { page } = this
+    await this.home()
+    await page.keyboard.press('i')
+    await expect(page.getByLabel('model, maker or kind')).toBeFocused()
+    await page.keyboard.type(part.find)
+    await expect(page.getByRole('option')).toHaveText([/No card of it/])
+    await page.keyboard.press('Enter')
+    await expect(page.getByLabel('what is it called')).toBeFocused()
+    if (part.name !== undefined) await page.getByLabel('what is it called').fill(part.name)
+    await pick(page, 'what is it', part.family)
+    await page.getByLabel(/what can be touched/).fill(part.points)
+    await page.getByLabel('tag', { exact: true }).fill(part.tag)
+    if (part.words !== undefined) await page.getByLabel('in their own words').fill(part.words)
+    await page.getByRole('button', { name: 'take in', exact: true }).click()
+    await page.getByRole('button', { name: new RegExp(part.tag) }).click()
+    await expect(this.title).toHaveText('Look at the part')
+    await settled(page)
+  }
+
   /** Takes in several alike on one tray and takes the first of them to the bench. */
   async takeInTray(card: string, count: number): Promise<void> {
     await this.home()

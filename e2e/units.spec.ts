@@ -6,21 +6,7 @@ test('a part without figures is sketched, measured at once, and becomes a card i
   page,
   bench,
 }) => {
-  await bench.home()
-  const { keyboard } = page
-  await keyboard.press('i')
-  await expect(page.getByLabel('model, maker or kind')).toBeFocused()
-  await keyboard.type('brass clicker')
-  await expect(page.getByRole('option')).toHaveText([/No card of it/])
-  await keyboard.press('Enter')
-  await expect(page.getByLabel('what is it called')).toBeFocused()
-  await pick(page, 'what is it', 'solenoid')
-  await page.getByLabel(/what can be touched/).fill('red, black')
-  await page.getByLabel('tag', { exact: true }).fill('T-SKETCH')
-  await page.getByRole('button', { name: 'take in', exact: true }).click()
-  await page.getByRole('button', { name: /T-SKETCH/ }).click()
-  await expect(bench.title).toHaveText('Look at the part')
-  await settled(page)
+  await bench.takeInSketch({ find: 'brass clicker', family: 'solenoid', points: 'red, black', tag: 'T-SKETCH' })
   await bench.prepare()
   await bench.touches('red', 'black')
   await bench.type('40.2')
@@ -46,21 +32,7 @@ test('three pins of a compressor that nobody has figures for say which is common
   page,
   bench,
 }) => {
-  await bench.home()
-  const { keyboard } = page
-  await keyboard.press('i')
-  await expect(page.getByLabel('model, maker or kind')).toBeFocused()
-  await keyboard.type('brass humdrum')
-  await expect(page.getByRole('option')).toHaveText([/No card of it/])
-  await keyboard.press('Enter')
-  await expect(page.getByLabel('what is it called')).toBeFocused()
-  await pick(page, 'what is it', 'compressor')
-  await page.getByLabel(/what can be touched/).fill('1, 2, 3')
-  await page.getByLabel('tag', { exact: true }).fill('T-PINS')
-  await page.getByRole('button', { name: 'take in', exact: true }).click()
-  await page.getByRole('button', { name: /T-PINS/ }).click()
-  await expect(bench.title).toHaveText('Look at the part')
-  await settled(page)
+  await bench.takeInSketch({ find: 'brass humdrum', family: 'compressor', points: '1, 2, 3', tag: 'T-PINS' })
   await bench.prepare()
   const triangle = page.getByRole('img', { name: /^Three pins/ })
   await expect(triangle).toHaveAttribute('aria-label', /1–2 to read; 2–3 to read; 3–1 to read/)

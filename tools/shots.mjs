@@ -114,11 +114,11 @@ async function sheetOfJobs(from) {
     .sort()
   if (names.length === 0) throw new Stop(`No job left a picture in ${from}.`)
   const browser = await launched()
-  const page = await browser.newPage({ viewport: { width: 1920, height: 1000 } })
+  const page = await browser.newPage({ viewport: { width: 1200, height: 1000 } })
   const figure = (name) =>
     `<figure><img src="data:image/png;base64,${readFileSync(join(from, name)).toString('base64')}"><figcaption>${name.slice(0, 2)}</figcaption></figure>`
   await page.setContent(
-    `<style>body{margin:0;display:grid;grid-template-columns:repeat(4,1fr);gap:10px;font:600 20px sans-serif}figure{margin:0}img{width:100%;display:block}</style>${names.map(figure).join('')}`,
+    `<style>body{margin:0;display:grid;grid-template-columns:repeat(4,1fr);gap:8px;font:600 15px sans-serif}figure{margin:0}img{width:100%;display:block}</style>${names.map(figure).join('')}`,
   )
   await page.waitForTimeout(300)
   await page.screenshot({ path: join(folder, 'jobs.png'), fullPage: true })

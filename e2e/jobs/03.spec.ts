@@ -7,25 +7,15 @@ const main = (bench: BenchPage) => bench.page.getByRole('main')
 
 let taken = 0
 /** A part of which nobody has a card: what it is, and what of it can be touched. */
-async function sketched(bench: BenchPage): Promise<void> {
-  const { page } = bench
-  await bench.home()
-  await page.keyboard.press('i')
-  await expect(page.getByLabel('model, maker or kind')).toBeFocused()
-  await page.keyboard.type('Zither')
-  await expect(page.getByRole('option')).toHaveText([/No card of it/])
-  await page.keyboard.press('Enter')
-  await expect(page.getByLabel('what is it called')).toBeFocused()
-  await page.getByLabel('what is it called').fill('drone pickup')
-  await pick(page, 'what is it', 'pickup')
-  await page.getByLabel(/what can be touched/).fill('brown, yellow, pink, blue, shield')
-  await page.getByLabel('tag', { exact: true }).fill(`D-${process.pid}-${++taken}-drone`)
-  await page.getByLabel('in their own words').fill('not a peep since the damp winter')
-  await page.getByRole('button', { name: 'take in', exact: true }).click()
-  await page.getByRole('button', { name: new RegExp(`${taken}-drone`) }).click()
-  await expect(bench.title).toHaveText('Look at the part')
-  await settled(page)
-}
+const sketched = (bench: BenchPage): Promise<void> =>
+  bench.takeInSketch({
+    find: 'Zither',
+    name: 'drone pickup',
+    family: 'pickup',
+    points: 'brown, yellow, pink, blue, shield',
+    tag: `D-${process.pid}-${++taken}-drone`,
+    words: 'not a peep since the damp winter',
+  })
 
 /** Nothing seen, loose, its warmth measured, the pocket meter in hand. */
 async function ready(bench: BenchPage, celsius: string): Promise<void> {

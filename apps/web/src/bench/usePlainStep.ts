@@ -35,10 +35,11 @@ export function usePlainStep(ask: Ask) {
       place.value = undefined
     },
   )
-  const answers = computed(() => {
+  const asked = computed(() => {
     const limit = bench.check?.stated[0]?.limit
-    return limit && limit !== 'derived' && limit.kind === 'answer' ? limit.of : []
+    return limit && limit !== 'derived' && limit.kind === 'answer' ? limit : undefined
   })
+  const answers = computed(() => asked.value?.of ?? [])
 
   function see(at: number): void {
     const what = looksOffered[at]
@@ -73,7 +74,7 @@ export function usePlainStep(ask: Ask) {
     const { check } = bench
     const conditions = check ? asTheStepIsDone(check, undefined) : {}
     const isRound = bench.run?.card.checks.some((one) => 'ring' in one.at) === true
-    const isMarked = isRound && check !== undefined && !isAsked(check.id) && !isRight(text)
+    const isMarked = isRound && check !== undefined && !isAsked(check.id) && asked.value?.right.includes(text) === false
     bench.add({
       kind: 'reading',
       check: step.value.check,
@@ -87,11 +88,6 @@ export function usePlainStep(ask: Ask) {
       },
     })
     if (isMarked) askWhere(check.id)
-  }
-
-  const isRight = (text: string): boolean => {
-    const limit = bench.check?.stated[0]?.limit
-    return limit !== undefined && limit !== 'derived' && limit.kind === 'answer' && limit.right.includes(text)
   }
 
   /** The answer stands already; where it was seen is noted of it, and may be left out. */

@@ -218,3 +218,16 @@ describe('a part that is moved', () => {
     expect(server.asked).toEqual([])
   })
 })
+
+test('the tag that comes next is on no part that is known here, whatever this browser remembers of its own numbers', async () => {
+  const shop = useShop()
+  await shop.take({
+    settings: { ...shop.settings, tagPrefix: 'K-' },
+    people: shop.people,
+    instruments: [],
+    nextTag: 'K-0007',
+  })
+  there = { waiting: [unit('K-0008', 'waiting'), unit('K-0007', 'waiting')], bench: [unit('K-0010', 'bench')] }
+  await useQueue().load()
+  expect(shop.nextTag).toBe('K-0009')
+})

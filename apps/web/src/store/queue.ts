@@ -54,6 +54,9 @@ export const useQueue = defineStore('queue', () => {
     const local = [...takenInHere.values()]
     units.value = [...local, ...queue.units]
     counts.value = { ...queue.counts, waiting: queue.counts.waiting + local.length }
+    // a browser that was killed may not remember which of its own numbers it gave
+    const tags = new Set(units.value.map(({ tag }) => tag))
+    while (tags.has(shop.nextTag)) shop.tagGiven(shop.nextTag)
     known.value = true
   }
 

@@ -1,7 +1,7 @@
 import { rewindSteps, unknownFacts, type Rewind } from '@sure-spool/core'
 import { z } from 'zod'
 import { figureSchema, idSchema, labelSchema, momentSchema, wordSchema, wordsSchema } from './basics'
-import { instrumentSchema, readingSchema, spotSchema } from './run'
+import { instrumentSchema, noteFields, readingSchema, spotSchema } from './run'
 
 const turns = figureSchema.min(0).max(1e6, 'is more turns than any coil has')
 const lay = z.enum(['cw', 'ccw'])
@@ -142,14 +142,7 @@ export const rewindEntrySchema = z.discriminatedUnion('kind', [
     magnets: z.enum(['alike', 'opposite', 'unknown']),
   }),
   z.strictObject({ ...head, kind: z.literal('answer'), remark: labelSchema, reason: wordsSchema.min(1) }),
-  z.strictObject({
-    ...head,
-    kind: z.literal('note'),
-    words: wordsSchema.min(1),
-    about: labelSchema.optional(),
-    photo: labelSchema.optional(),
-    spot: spotSchema.optional(),
-  }),
+  z.strictObject({ ...head, ...noteFields }),
   z.strictObject({ ...head, kind: z.literal('take-back'), entry: idSchema, reason: wordsSchema }),
 ])
 

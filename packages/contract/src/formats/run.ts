@@ -103,6 +103,15 @@ const celsius = figureSchema.min(-60, 'is colder than any bench').max(300, 'is h
 /** A place on a photo, as shares of its width and height. */
 export const spotSchema = z.strictObject({ x: figureSchema.min(0).max(1), y: figureSchema.min(0).max(1) })
 
+/** A note, on a run's tape as on a rewind's: words, what they are about, a photo and the place on it. */
+export const noteFields = {
+  kind: z.literal('note'),
+  words: wordsSchema.min(1),
+  about: labelSchema.optional(),
+  photo: labelSchema.optional(),
+  spot: spotSchema.optional(),
+}
+
 export const entrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('reading'), check: wordSchema, reading: readingSchema }),
   z.strictObject({
@@ -162,14 +171,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     spot: spotSchema.optional(),
     fault: z.literal(true).optional(),
   }),
-  z.strictObject({
-    ...head,
-    kind: z.literal('note'),
-    words: wordsSchema.min(1),
-    about: labelSchema.optional(),
-    photo: labelSchema.optional(),
-    spot: spotSchema.optional(),
-  }),
+  z.strictObject({ ...head, ...noteFields }),
   z.strictObject({
     ...head,
     kind: z.literal('work'),

@@ -77,14 +77,17 @@ describe('a trial that is no figure', () => {
     expect(run.card.sources.at(-1)).toMatchObject({ id: 'trial', grade: 'trade' })
   })
 
-  test('one that was silent is tried twice, since a bad contact is silent too; then it is a cause by its own words', () => {
-    const check = trialOf(card, 'a', 'tap', { place: 'upper coil' })
-    const script = answered(new Script(card).ready(), check, 'silent')
-    expect(script.state().finding.open).toContainEqual(expect.objectContaining({ check: 'ask-a', why: 'take-again' }))
-    expect(script.state().causes).toEqual([])
-    answered(script, check, 'silent')
-    expect(script.state().causes).toMatchObject([{ kind: 'answer', of: ['ask-a'] }])
-  })
+  test.each(['silent', 'faint'])(
+    'one that was %s is tried twice, since a bad contact gives that too; then it is a cause',
+    (said) => {
+      const check = trialOf(card, 'a', 'tap', { place: 'upper coil' })
+      const script = answered(new Script(card).ready(), check, said)
+      expect(script.state().finding.open).toContainEqual(expect.objectContaining({ check: 'ask-a', why: 'take-again' }))
+      expect(script.state().causes).toEqual([])
+      answered(script, check, said)
+      expect(script.state().causes).toMatchObject([{ kind: 'answer', of: ['ask-a'] }])
+    },
+  )
 
   test('a blade that hums stands at once', () => {
     const check = trialOf(card, 'a', 'blade', { place: 'slot 14' })

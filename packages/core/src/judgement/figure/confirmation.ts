@@ -18,12 +18,12 @@ export function sideOf({ reason, judged, limit }: Evaluation): 'high' | 'low' | 
   return judged !== undefined && limit?.band.min !== undefined && judged < limit.band.min ? 'low' : 'other'
 }
 
-/** What a missing contact gives as well, and so needs a second touch: high ohms, low volts or amperes, a dark lamp. */
+/** What a missing contact gives as well, and so needs a second touch: high ohms, low volts or amperes, a dark lamp, a faint tap. */
 function contactCouldGive(evaluation: Evaluation): boolean {
   const side = sideOf(evaluation)
   if (evaluation.reason === 'unsteady') return true
   if (evaluation.reason === 'wrong-answer')
-    return ['dark', 'silent', 'no'].includes(evaluation.entry.reading.answer ?? '')
+    return ['dark', 'silent', 'faint', 'no'].includes(evaluation.entry.reading.answer ?? '')
   if (evaluation.quantity === 'voltage' || evaluation.quantity === 'current')
     return side === 'low' && evaluation.check.kind !== 'bars'
   return evaluation.quantity === 'resistance' && side === 'high'
