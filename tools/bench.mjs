@@ -9,7 +9,7 @@ import { startServer } from './lib/server.mjs'
 import { show } from './lib/shell.mjs'
 
 /** Speed as ratios, each against a baseline named in its line and measured in the same run. */
-const parts = ['judge', 'sense', 'load', 'save', 'key', 'open', 'unit', 'takeIn', 'health', 'find', 'queue']
+const parts = ['judge', 'sense', 'load', 'save', 'key', 'open', 'takeIn', 'health', 'find', 'queue', 'size']
 const only = process.argv.slice(2)
 /** What measures the core alone is bundled as the core is when it ships. */
 const ofCore = new Set(['judge', 'sense'])

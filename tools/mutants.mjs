@@ -47,7 +47,7 @@ async function plantIn(room, drawn) {
   const database = room.tests === 'server' ? await databaseForTests() : null
   try {
     process.env.MUTANTS_OF = room.tests
-    process.env.MUTANTS_NEAR = (room.near ?? []).join()
+    process.env.MUTANTS_IN = room.folders[0]
     const stryker = new Stryker({
       mutate: drawn ?? sourcesOf(room),
       testRunner: 'jest',

@@ -1,22 +1,40 @@
-/** Jest as Stryker runs it, in a copy of the house: one project at a time, and of its tests those that are said to hold the room. */
+/** Jest as Stryker runs it, in a copy of the house: the tests of one project, or of core with its vectors. */
+import { readdirSync } from 'node:fs'
+import { join } from 'node:path'
 import house from '../../jest.config.mjs'
 
-const wanted = { core: ['core', 'vectors'], contract: ['contract'], server: ['server'], web: ['web'] }[
-  process.env.MUTANTS_OF ?? 'core'
-]
-const near = (process.env.MUTANTS_NEAR ?? '').split(',').filter(Boolean)
-const projects = house.projects.filter(({ displayName }) => wanted.includes(displayName))
-const [{ transform, extensionsToTreatAsEsm, testEnvironment, setupFiles = [] }] = projects
+const of = process.env.MUTANTS_OF ?? 'core'
+const top = join(import.meta.dirname, '../..')
+const projects = house.projects.filter(({ displayName }) =>
+  (of === 'core' ? ['core', 'vectors'] : [of]).includes(displayName),
+)
+const [{ transform, extensionsToTreatAsEsm, setupFiles = [] }] = projects
+const roots = projects.flatMap(({ roots }) => roots).map((folder) => folder.replace('<rootDir>', top))
+// a killed or a starved process, a whole demo, or long runs judged from nothing, are no matter of one line and take their time
+const aside = /killed|memory|oneLonger|demo/
+// these keep nothing between their files, no database and no screen, and can be loaded together
+const together = ['core', 'contract'].includes(of)
+
+/** All, those of the room itself first: they are likeliest to find its faults. */
+const filesOfTests = () => {
+  const all = roots.flatMap((folder) =>
+    readdirSync(folder, { recursive: true })
+      .map((file) => join(folder, file))
+      .filter((file) => file.endsWith('.test.ts') && !file.includes('node_modules') && !aside.test(file))
+      .sort(),
+  )
+  const own = all.filter((file) => file.startsWith(join(top, process.env.MUTANTS_IN ?? '-')))
+  return [...new Set([...own, ...all])]
+}
 
 export default {
-  rootDir: '../..',
+  rootDir: top,
   transform,
   extensionsToTreatAsEsm,
-  testEnvironment,
+  testEnvironment: join(import.meta.dirname, 'untilFound.cjs'),
   setupFiles: [...setupFiles, '<rootDir>/tools/mutants/fewDraws.mjs'],
-  globals: { fewDraws: true },
-  roots: projects.flatMap(({ roots }) => roots),
-  testMatch: near.length === 0 ? ['**/*.test.ts'] : near.map((one) => `**/${one}{/**/*,*}.test.ts`),
-  // a killed or a starved process, or long runs judged from nothing, are not a matter of one line and take their time
-  testPathIgnorePatterns: ['/node_modules/', 'killed', 'memory', 'oneLonger'],
+  globals: { fewDraws: true, testsOfTheRoom: together ? filesOfTests() : [] },
+  roots: [...roots, join(top, 'tools/mutants')],
+  testMatch: [together ? '**/together.test.mjs' : '**/*.test.ts'],
+  testPathIgnorePatterns: ['/node_modules/', aside.source],
 }

@@ -94,6 +94,7 @@ const refusals: Refusals = {
 
   'get /cards 400': [() => api().get('/api/v1/cards?family=teapot'), 'family'],
   'get /cards/{id} 404': [() => api().get(`/api/v1/cards/${nobody}`), 'This card'],
+  'get /cards/{id}/record 400': [() => api().get(`/api/v1/cards/${standing.draft.id}/record?cursor=x`), 'cursor'],
   'get /cards/{id}/record 404': [() => api().get(`/api/v1/cards/${nobody}/record`), 'This card'],
   'get /cards/{id}/revisions/{revision} 404': [() => api().get(at({ id: standing.draft.id, revision: 7 })), 'revision'],
   'put /cards/{id}/revisions/{revision} 400': [() => write({ ...draft(), checks: 3 } as never), 'card.checks'],

@@ -28,6 +28,7 @@ const rights: Record<string, string> = {
   instruments: all,
   run_states: all,
   check_states: all,
+  card_tallies: all,
   guesses: all,
   held_files: all,
 }

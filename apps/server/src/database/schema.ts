@@ -19,6 +19,7 @@ export * from './doorSchema'
 export * from './photoSchema'
 export * from './rewindSchema'
 export * from './tagSchema'
+export * from './tallySchema'
 
 export const people = mysqlTable('people', {
   id: id('id').primaryKey(),
@@ -175,23 +176,31 @@ export const readings = mysqlTable(
 )
 
 /** What core computes from a run's entries: kept for lists, rebuilt at will, never a source. */
-export const runStates = mysqlTable('run_states', {
-  run: id('run').primaryKey(),
-  entryCount: int('entry_count').notNull(),
-  finding: varchar('finding', { length: 20 }).notNull(),
-  closed: boolean('closed').notNull(),
-  cameBack: boolean('came_back').notNull(),
-  core: varchar('core', { length: 20 }).notNull(),
-  summary: document<Summary>('summary').notNull(),
-  standing: document<Standing>('standing').notNull(),
-})
+export const runStates = mysqlTable(
+  'run_states',
+  {
+    run: id('run').primaryKey(),
+    /** the run's own, here too so that a card's newest closed runs are read by one index */
+    card: id('card').notNull(),
+    startedAt: moment('started_at').notNull(),
+    entryCount: int('entry_count').notNull(),
+    finding: varchar('finding', { length: 20 }).notNull(),
+    closed: boolean('closed').notNull(),
+    cameBack: boolean('came_back').notNull(),
+    /** no fault was found, and its exchange cured what it came from */
+    cured: boolean('cured').notNull(),
+    core: varchar('core', { length: 20 }).notNull(),
+    summary: document<Summary>('summary').notNull(),
+    standing: document<Standing>('standing').notNull(),
+  },
+  (table) => [index('run_states_by_card').on(table.card, table.closed, table.startedAt, table.run)],
+)
 
 export const checkStates = mysqlTable(
   'check_states',
   {
     run: id('run').notNull(),
     check: varchar('check_id', { length: 64 }).notNull(),
-    card: id('card').notNull(),
     verdict: varchar('verdict', { length: 12 }).notNull(),
     reason: varchar('reason', { length: 40 }),
     /** the judged figure of the check's worst point, at its reference; null where there is none */
@@ -200,10 +209,7 @@ export const checkStates = mysqlTable(
     judgedU: double('judged_u'),
     open: boolean('open').notNull(),
   },
-  (table) => [
-    primaryKey({ columns: [table.run, table.check] }),
-    index('check_states_by_card').on(table.card, table.check),
-  ],
+  (table) => [primaryKey({ columns: [table.run, table.check] })],
 )
 
 /** Append-only: what was found when a run was closed, by which core and card revision. */

@@ -1,7 +1,8 @@
 import type { CardRow } from '@sure-spool/contract'
-import { and, asc, desc, eq, gt, inArray, isNotNull, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNotNull, or } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
-import { cardRevisions, cards, units } from '../database/schema'
+import { cardRevisions, cards } from '../database/schema'
+import { talliesOf } from './cardTallies'
 
 export interface CardPage {
   after?: { maker: string; model: string; id: string } | undefined
@@ -63,19 +64,11 @@ export async function withUnits<R extends { id: string }>(
   queries: Queries,
   rows: R[],
 ): Promise<(R & { units: number })[]> {
-  if (rows.length === 0) return []
-  const counts = await queries
-    .select({ card: units.card, count: sql<number>`count(*)`.mapWith(Number) })
-    .from(units)
-    .where(
-      inArray(
-        units.card,
-        rows.map((row) => row.id),
-      ),
-    )
-    .groupBy(units.card)
-  const countOf = new Map(counts.map(({ card, count }) => [card, count]))
-  return rows.map((row) => ({ ...row, units: countOf.get(row.id) ?? 0 }))
+  const tallies = await talliesOf(
+    queries,
+    rows.map((row) => row.id),
+  )
+  return rows.map((row) => ({ ...row, units: tallies(row.id).takenIn }))
 }
 
 /** The id of the card of this very maker and model, if one is here. */

@@ -9,10 +9,14 @@ export async function keepState(queries: Queries, state: RunState, standing: Sta
   const { run } = state
   const summary = summarise(state)
   const row = {
+    card: run.card.id,
+    startedAt: run.startedAt,
     entryCount: run.entries.length,
     finding: summary.finding,
     closed: state.closed,
     cameBack: lastOutcome(state) === 'came-back',
+    cured:
+      summary.finding === 'no-fault-found' && standing.decision === 'exchange' && lastOutcome(state) === 'ran-well',
     core: state.core,
     summary,
     standing,
@@ -26,7 +30,6 @@ export async function keepState(queries: Queries, state: RunState, standing: Sta
     return {
       run: run.id,
       check: check.id,
-      card: run.card.id,
       verdict,
       reason: reason ?? null,
       judged: worst?.judged ?? worst?.net ?? null,

@@ -5,6 +5,7 @@ import {
   keepFiguresSchema,
   previewCardsSchema,
   publishSchema,
+  recordQuerySchema,
   writtenCardSchema,
   type CardView,
 } from '@sure-spool/contract'
@@ -15,7 +16,6 @@ import { sealIn } from '../http/comesIn'
 import { answers, idOf, parse } from '../http/handle'
 import { notFound } from '../http/problem'
 import { bytesOf, follows, sendPieces } from '../http/streamed'
-import { recordOf } from '../repositories/cardRecord'
 import { publishedCards, publishedIds, readRevision, revisionsOf } from '../repositories/revisions'
 import { working } from '../services/access'
 import { madeBy, theirs } from '../services/door/seal'
@@ -23,10 +23,10 @@ import { figuresCsv } from '../services/figuresCsv'
 import { jsonList } from '../services/jsonText'
 import { findCards } from '../services/findCards'
 import { previewCards } from '../services/importCards'
+import { recordOfCard } from '../services/recordOfCard'
 import { dropDraft, publishCard, writeCard } from '../services/writeCards'
 import type { Served } from './served'
 
-const mostStrokes = 5000
 const revisionSchema = z.coerce.number().int().min(1).max(1_000_000)
 
 /** The routes under /cards: finding, reading, writing, publishing, taking in and giving out. */
@@ -99,11 +99,7 @@ export function cardRoutes({ database, heavy }: Pick<Served, 'database' | 'heavy
   )
   router.get(
     '/:id/record',
-    answers(async (request) => {
-      const id = idOf(request.params['id'])
-      if ((await revisionsOf(database, id)).length === 0) throw notFound('This card')
-      return recordOf(database, id, mostStrokes)
-    }),
+    answers((request) => recordOfCard(database, idOf(request.params['id']), parse(recordQuerySchema, request.query))),
   )
   router.get(
     '/:id/revisions/:revision',

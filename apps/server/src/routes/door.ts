@@ -134,11 +134,10 @@ export function keyRoutes({ database, backups }: Pick<Served, 'database' | 'back
     answers(async (request): Promise<Audit> => {
       if (!here()?.open) owner()
       const { cursor, limit } = parse(auditQuerySchema, request.query)
-      const after = cursor === undefined ? undefined : decodeCursor<{ id: string }>(cursor, ['id']).id
-      const lines = await auditPage(database, after === undefined ? undefined : idOf(after), limit + 1)
+      const lines = await auditPage(database, decodeCursor('audit', cursor)?.id, limit + 1)
       const page = lines.slice(0, limit)
       const last = page.at(-1)
-      return { lines: page, ...(lines.length > limit && last ? { next: encodeCursor({ id: last.id }) } : {}) }
+      return { lines: page, ...(lines.length > limit && last ? { next: encodeCursor('audit', { id: last.id }) } : {}) }
     }),
   )
   router.get(

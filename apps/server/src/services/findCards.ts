@@ -2,7 +2,7 @@ import type { CardList, CardQuery, CardRow } from '@sure-spool/contract'
 import { parseFindings } from '@sure-spool/core'
 import type { Database } from '../database/connect'
 import { decodeCursor, encodeCursor } from '../http/cursor'
-import { listCards, listDrafts, withUnits, type CardPage } from '../repositories/cards'
+import { listCards, listDrafts, withUnits } from '../repositories/cards'
 import { cardIndex, type IndexedCard } from './cardIndex'
 
 /** Cards by words, by what was measured, or all of them by name, a page at a time. */
@@ -10,15 +10,15 @@ export async function findCards(database: Database, query: CardQuery): Promise<C
   if (query.state === 'draft') return { cards: await listDrafts(database, query.limit) }
   if ((query.read ?? '').trim() !== '') return byFigures(database, query)
   if ((query.find ?? '').trim() !== '' || query.family !== undefined) return byWords(database, query)
-  const after =
-    query.cursor === undefined
-      ? undefined
-      : decodeCursor<NonNullable<CardPage['after']>>(query.cursor, ['maker', 'model', 'id'])
+  const after = decodeCursor('cards', query.cursor)
   const rows = await listCards(database, { after, limit: query.limit + 1 })
   const cards = rows.slice(0, query.limit)
   const last = cards.at(-1)
   const more = rows.length > query.limit && last !== undefined
-  return { cards, ...(more ? { next: encodeCursor({ maker: last.maker, model: last.model, id: last.id }) } : {}) }
+  return {
+    cards,
+    ...(more ? { next: encodeCursor('cards', { maker: last.maker, model: last.model, id: last.id }) } : {}),
+  }
 }
 
 const rowOf = ({ id, maker, model, family, search }: IndexedCard): Omit<CardRow, 'units'> => ({
@@ -31,7 +31,7 @@ const rowOf = ({ id, maker, model, family, search }: IndexedCard): Omit<CardRow,
 })
 
 async function byWords(database: Database, { find = '', family, cursor, limit }: CardQuery): Promise<CardList> {
-  const from = cursor === undefined ? 0 : Number(decodeCursor<{ from: string }>(cursor, ['from']).from) || 0
+  const from = Number(decodeCursor('found', cursor)?.from ?? 0)
   const text = `${find} ${family?.replace(/-/g, ' ') ?? ''}`
   const { cards, loosely } = await cardIndex(database).byWords(text)
   const fitting = family === undefined ? cards : cards.filter((card) => card.family === family)
@@ -39,7 +39,7 @@ async function byWords(database: Database, { find = '', family, cursor, limit }:
   return {
     cards: await withUnits(database, page.map(rowOf)),
     ...(loosely ? { loosely: true as const } : {}),
-    ...(fitting.length > from + limit ? { next: encodeCursor({ from: String(from + limit) }) } : {}),
+    ...(fitting.length > from + limit ? { next: encodeCursor('found', { from: String(from + limit) }) } : {}),
   }
 }
 

@@ -1,6 +1,7 @@
 import type { Access, Imported, Person, Photo, Shop, ShopHead, ShopRewind, ShopRun, Unit } from '@sure-spool/contract'
 import type { Card, Instrument } from '@sure-spool/core'
 import { inTransaction, type Database, type Queries } from '../database/connect'
+import { tallyAll } from '../repositories/cardTallies'
 import { readRevision } from '../repositories/revisions'
 import { note } from '../repositories/audit'
 import { allPeople, insertPeople, type Known } from '../repositories/people'
@@ -76,6 +77,7 @@ export async function importRecords(
       if (one.record === 'run' || ++seen % toldEvery === 0) await watched(one.done, one.of)
     }
     if (cards.length > 0) await writeCards()
+    await tallyAll(queries)
     await note(queries, 'imported', head.settings.name, by, { ...counts })
     return counts
   })

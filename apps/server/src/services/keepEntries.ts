@@ -3,6 +3,7 @@ import { isClosed, runState, type Entry, type Run } from '@sure-spool/core'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { notFound, ProblemError } from '../http/problem'
 import { note } from '../repositories/audit'
+import { countedRun, recount } from '../repositories/cardTallies'
 import { allPeople } from '../repositories/people'
 import { appendEntries, readRun, readRunRow, rememberRun, type Proof } from '../repositories/runs'
 import { keepFinding } from '../repositories/findings'
@@ -37,9 +38,13 @@ export async function keepEntries(
       grown = { ...grown, entries: [...grown.entries, entry] }
       closed = isClosed(grown)
     }
+    // a run counts for its card while a decision stands
+    const decided = grown.entries.some(({ kind }) => kind === 'decision')
+    const before = decided ? await countedRun(queries, runId, row.unit) : {}
     const appended = appendEntries(queries, added, proofs)
     const state = runState(grown)
     const [summary] = await Promise.all([keepJudged(queries, state), appended])
+    if (decided) await recount(queries, row.card, before, await countedRun(queries, runId, row.unit))
     for (const entry of added)
       if (entry.kind === 'decision') {
         if (entry.what !== 'more-tests') await keepFinding(queries, state, entry)

@@ -5,6 +5,7 @@ import { databaseCode } from '../database/codes'
 import { inTransaction, type Database, type Queries } from '../database/connect'
 import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound, ProblemError } from '../http/problem'
+import { countUnit } from '../repositories/cardTallies'
 import { readRevision } from '../repositories/revisions'
 import { insertRun, readRun, readRunRow } from '../repositories/runs'
 import { note } from '../repositories/audit'
@@ -28,10 +29,7 @@ export async function queue(
   queries: Queries,
   query: Pick<QueuePage, 'place' | 'tray' | 'tag' | 'limit'> & { cursor?: string | undefined },
 ): Promise<Queue> {
-  const after =
-    query.cursor === undefined
-      ? undefined
-      : decodeCursor<NonNullable<QueuePage['after']>>(query.cursor, ['takenInAt', 'id'])
+  const after = decodeCursor('queue', query.cursor)
   const [units, counts] = await Promise.all([
     listUnits(queries, { place: query.place, tray: query.tray, tag: query.tag, after, limit: query.limit + 1 }),
     countPlaces(queries),
@@ -39,7 +37,11 @@ export async function queue(
   const page = units.slice(0, query.limit)
   const last = page.at(-1)
   const more = units.length > query.limit && last !== undefined
-  return { units: page, counts, ...(more ? { next: encodeCursor({ takenInAt: last.takenInAt, id: last.id }) } : {}) }
+  return {
+    units: page,
+    counts,
+    ...(more ? { next: encodeCursor('queue', { takenInAt: last.takenInAt, id: last.id }) } : {}),
+  }
 }
 
 /**
@@ -78,6 +80,7 @@ function takeInOnce(database: Database, body: NewUnit): Promise<Unit> {
     const tag = await freeTag(queries, body.tag)
     const unit: Unit = { ...body, tag, place: 'waiting' }
     await insertUnit(queries, unit)
+    await countUnit(queries, unit.card.id)
     if (tag !== body.tag) await note(queries, 'renamed', tag, body.takenInBy, { from: body.tag })
     return unit
   })

@@ -1,5 +1,6 @@
 import { runState } from '@sure-spool/core'
 import { inTransaction, type Database } from '../database/connect'
+import { tallyAll } from '../repositories/cardTallies'
 import { readRun, runsPage, type RunRow } from '../repositories/runs'
 import { inPages } from './jsonText'
 import { keepJudged } from './keepJudged'
@@ -20,5 +21,6 @@ export async function rebuildStates(database: Database): Promise<number> {
     })
     judged++
   }
+  await inTransaction(database, tallyAll)
   return judged
 }

@@ -34,10 +34,7 @@ export async function runsOfUnit(
 ): Promise<UnitRuns> {
   if (!(await readUnit(queries, unit))) throw notFound('This unit')
   const limit = Math.min(query.limit, mostAtOnce)
-  const after =
-    query.cursor === undefined
-      ? undefined
-      : decodeCursor<{ startedAt: string; id: string }>(query.cursor, ['startedAt', 'id'])
+  const after = decodeCursor('runs', query.cursor)
   const rows = await runRowsOfUnit(queries, unit, after, limit + 1)
   const page = rows.slice(0, limit)
   const kept = await findingsOf(
@@ -51,7 +48,7 @@ export async function runsOfUnit(
   }
   const last = page.at(-1)
   const more = rows.length > limit && last !== undefined
-  return { runs: shown, ...(more ? { next: encodeCursor({ startedAt: last.startedAt, id: last.id }) } : {}) }
+  return { runs: shown, ...(more ? { next: encodeCursor('runs', { startedAt: last.startedAt, id: last.id }) } : {}) }
 }
 
 function asUnitRun(state: RunState, by: string): Omit<UnitRun, 'findings'> {

@@ -13,11 +13,10 @@ import { recordWords } from './useRecord'
 
 /** The figures of a card, check by check, with every unit of it that was tested here as a stroke over its limits. */
 const props = defineProps<{ card: Card; record: CardRecord | undefined; revisions: RevisionRow[]; draft: number }>()
+defineEmits<{ older: [] }>()
 const figures = useFigures()
 const rows = computed(() => limitRows(props.card, props.record?.readings ?? []))
-const cameBack = computed(
-  () => new Set((props.record?.readings ?? []).filter((one) => one.cameBack).map((one) => one.tag)),
-)
+const shown = computed(() => new Set(props.record?.readings.map((one) => one.run)).size)
 const headline = computed(() => {
   const best = props.card.sources.some((source) => source.grade === 'maker') ? 'Maker’s figures' : 'No maker’s figures'
   const units = props.record?.units ?? 0
@@ -38,10 +37,14 @@ const sourceOf = (id: string) => props.card.sources.find((source) => source.id =
         >Each stroke is a unit: <span class="stroke sound" /> no fault found,
         <span class="n">{{ record.findings['no-fault-found'] }}</span></span
       ><span
-        ><span class="stroke back" /> came back, <span class="n">{{ cameBack.size }}</span></span
+        ><span class="stroke back" /> came back, <span class="n">{{ record.cameBack }}</span></span
       ><span
         ><span class="stroke fault" /> fault found, <span class="n">{{ record.findings['fault-found'] }}</span></span
       ><span class="muted">net of leads, at the reference</span>
+      <span v-if="record.next !== undefined"
+        >drawn are the newest <span class="n">{{ shown }}</span>
+        <button class="plain" @click="$emit('older')">draw older ones too</button></span
+      >
     </p>
     <p v-if="record && recordWords(record)" class="strong">{{ recordWords(record) }}</p>
     <p v-if="card.name.note" class="muted">{{ card.name.note }}</p>
@@ -98,6 +101,10 @@ h1 {
   width: 8px;
   background: none;
   border: 1.5px solid var(--ink);
+}
+.key button {
+  text-decoration: underline;
+  min-height: 44px;
 }
 .drawn {
   max-width: 520px;

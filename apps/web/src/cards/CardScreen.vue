@@ -15,7 +15,7 @@ import { useCardView } from './useCardView'
 /** One card: its face, windings, limits side by side with who says so, and the shop's own units as strokes over them. */
 const props = defineProps<{ id: string }>()
 const router = useRouter()
-const { view, record, problem, card, draft, hasDraft } = useCardView(() => props.id)
+const { view, record, older, problem, card, draft, hasDraft } = useCardView(() => props.id)
 const { hold, flip, turn } = usePlugHold(() => `${props.id}.${card.value?.plugs[0]?.id ?? ''}`)
 
 useScreenKeys(cardKeys, () => 'card', {
@@ -48,7 +48,14 @@ useScreenKeys(cardKeys, () => 'card', {
       </p>
     </header>
     <CardSide class="side-area" :card="card" :hold="hold" />
-    <CardFigures class="figures-area" :card="card" :record="record" :revisions="view.revisions" :draft="draft" />
+    <CardFigures
+      class="figures-area"
+      :card="card"
+      :record="record"
+      :revisions="view.revisions"
+      :draft="draft"
+      @older="older"
+    />
     <footer class="gives">
       <p class="muted">A run keeps the revision it was judged by.</p>
       <p>

@@ -27,9 +27,16 @@ export function useCardView(id: () => string) {
     },
     { immediate: true },
   )
+  /** Adds the runs before those that are shown, to the record that is shown then. */
+  async function older(): Promise<void> {
+    const shown = record.value
+    if (shown?.next === undefined) return
+    const more = await ask<CardRecord>(`/cards/${id()}/record?limit=200&cursor=${encodeURIComponent(shown.next)}`)
+    if (record.value === shown) record.value = { ...more, readings: [...shown.readings, ...more.readings] }
+  }
   const card = computed(() => view.value?.card)
   /** the draft after the newest revision, begun or gone on with */
   const draft = computed(() => draftOf(view.value))
   const hasDraft = computed(() => view.value?.revisions.at(-1)?.state === 'draft')
-  return { view, record, problem, card, draft, hasDraft }
+  return { view, record, older, problem, card, draft, hasDraft }
 }

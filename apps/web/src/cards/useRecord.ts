@@ -13,7 +13,7 @@ export function useRecord(card: () => string | undefined): Ref<CardRecord | unde
       if (id === undefined) return
       const shown = await readCopy<CardRecord>(`record:${id}`)
       if (card() === id && shown) record.value = shown
-      const fresh = await ask<CardRecord>(`/cards/${id}/record`).catch(() => undefined)
+      const fresh = await ask<CardRecord>(`/cards/${id}/record?limit=1`).catch(() => undefined)
       if (!fresh || card() !== id) return
       record.value = fresh
       await keepCopy(`record:${id}`, fresh)

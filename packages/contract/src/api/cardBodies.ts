@@ -64,10 +64,15 @@ export const idsQuerySchema = z.strictObject({
   ids: z.string().max(40_000).regex(idsPattern, 'must be UUIDs in lower case with commas between').optional(),
 })
 
-/** What the shop's own record says of a card: every unit's readings that counted when its run was closed. */
+/** A page is of runs. */
+export const recordQuerySchema = pageSchema.extend({ limit: z.coerce.number().int().min(1).max(200).default(24) })
+
+/** What the shop's own record says of a card: what its closed runs come to, and what counted in a page of them, the newest first. */
 export const cardRecordSchema = z.object({
+  /** with a closed run */
   units: z.number(),
   findings: z.object({ 'fault-found': z.number(), undecided: z.number(), 'no-fault-found': z.number() }),
+  cameBack: z.number(),
   /** units that came back although no fault had been found */
   cameBackAfterPass: z.number(),
   /** units that were exchanged although no fault had been found, and what they were taken from ran well after it */
@@ -87,6 +92,7 @@ export const cardRecordSchema = z.object({
       history: historySchema,
     }),
   ),
+  next: z.string().optional(),
 })
 
 export const cardQuerySchema = pageSchema.extend({
@@ -102,6 +108,7 @@ export const cardQuerySchema = pageSchema.extend({
 export type CardRow = z.infer<typeof cardRowSchema>
 export type CardQuery = z.infer<typeof cardQuerySchema>
 export type CardList = z.infer<typeof cardListSchema>
+export type RecordQuery = z.infer<typeof recordQuerySchema>
 export type CardRecord = z.infer<typeof cardRecordSchema>
 export type WrittenCard = z.infer<typeof writtenCardSchema>
 export type Written = z.infer<typeof writtenSchema>

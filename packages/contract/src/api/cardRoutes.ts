@@ -27,10 +27,11 @@ export const cardRoutes: Route[] = [
   {
     method: 'get',
     path: '/cards/{id}/record',
-    summary: 'What was read on units of a card',
+    summary: 'What was read on units of a card, a page of closed runs at a time',
     params: byId,
+    query: bodies.recordQuerySchema,
     answer: bodies.cardRecordSchema,
-    problems: [404],
+    problems: [400, 404],
   },
   {
     method: 'get',

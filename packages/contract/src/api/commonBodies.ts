@@ -10,7 +10,8 @@ export const problemSchema = z.object({
 })
 
 export const pageSchema = z.strictObject({
-  cursor: z.string().max(200).optional(),
+  // two names of the longest, in the widest letters
+  cursor: z.string().max(3000).optional(),
   limit: z.coerce.number().int().min(1).max(200).default(100),
 })
 
