@@ -22,6 +22,7 @@ UPDATE `run_states` `s` JOIN `runs` `r` ON `r`.`id` = `s`.`run` SET
 		AND coalesce(json_value(`s`.`standing`, '$.decision') = 'exchange', false)
 		AND coalesce(json_value(`s`.`standing`, '$.outcome') = 'ran-well', false);--> statement-breakpoint
 ALTER TABLE `run_states` ALTER `started_at` DROP DEFAULT;--> statement-breakpoint
+CREATE INDEX `units_by_time` ON `units` (`taken_in_at`,`id`,`tag`);--> statement-breakpoint
 CREATE INDEX `run_states_by_card` ON `run_states` (`card`,`closed`,`started_at`,`run`);--> statement-breakpoint
 ALTER TABLE `check_states` DROP COLUMN `card`;--> statement-breakpoint
 INSERT INTO `card_tallies`

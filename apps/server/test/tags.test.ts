@@ -54,3 +54,29 @@ test('with another prefix numbers begin anew', async () => {
     .send({ settings: { ...settings, tagPrefix: 'HB-' }, by: by() })
   expect(await reserve()).toEqual({ prefix: 'HB-', from: 1, to: tagsInBlock })
 })
+
+test.each([
+  ['letters between', 'SQ-99x77'],
+  ['a prefix of another writing', 'sq-900001'],
+  ['ten digits, which nobody counts', 'SQ-9000000001'],
+  ['the prefix behind something', 'old SQ-900002'],
+  ['nothing behind the prefix', 'SQ-'],
+])('%s: such a tag counts for no next one', async (_what, tag) => {
+  const before = await nextTag()
+  expect((await takeIn(tag)).tag).toBe(tag)
+  expect(await nextTag()).toBe(before)
+})
+
+test('a prefix with signs of its own is taken as it is written', async () => {
+  const { settings } = (await api().get('/api/v1/shop')).body as ShopView
+  const tagged = (tagPrefix: string) =>
+    api()
+      .put('/api/v1/shop/settings')
+      .send({ settings: { ...settings, tagPrefix }, by: by() })
+  for (const prefix of ['%_', '(.*)', '🧵é-', '\\\\']) {
+    expect((await tagged(prefix)).status).toBe(200)
+    await takeIn(`${prefix}0041`)
+    expect(await nextTag()).toBe(`${prefix}0042`)
+  }
+  await tagged(settings.tagPrefix)
+})

@@ -116,6 +116,7 @@ export const units = mysqlTable(
     uniqueIndex('units_by_tag').on(table.tag),
     index('units_by_place').on(table.place, table.takenInAt, table.id),
     index('units_by_card').on(table.card, table.id),
+    index('units_by_time').on(table.takenInAt, table.id, table.tag),
   ],
 )
 

@@ -1,4 +1,4 @@
-import type { Entry, EntryBody, Instrument, Run } from '@sure-spool/core'
+import type { Entry, EntryBody, Instrument, Run, RunState } from '@sure-spool/core'
 import { and, asc, desc, eq, gt, lt, or, sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
 import type { Queries } from '../database/connect'
@@ -18,16 +18,23 @@ export async function readRunRow(queries: Queries, id: string, lock = false): Pr
   return row
 }
 
-const remembered = new LRUCache<string, Run>({ max: 500 })
+/** Runs that somebody works on, as they were judged last. */
+const remembered = new LRUCache<string, { run: Run; state: RunState }>({ max: 100 })
 
 /** Keeps a run as the database now has it. Only one that is committed: its head never changes, and its tape only grows. */
-export function rememberRun(run: Run): void {
-  remembered.set(run.id, run)
+export function rememberRun(run: Run, state: RunState): void {
+  remembered.set(run.id, { run, state })
+}
+
+/** What a run as it was read was judged to be, where it is remembered: judging goes on from there. */
+export function judgedBefore(run: Run): RunState | undefined {
+  const known = remembered.get(run.id)
+  return known?.run.entries === run.entries ? known.state : undefined
 }
 
 /** The run as remembered, where the database has not gone on without it: judged objects are judged once. */
 function asRemembered(id: string, { count, latest }: { count: number; latest: string | null }): Run | undefined {
-  const run = remembered.get(id)
+  const run = remembered.get(id)?.run
   if (run?.entries.length !== count) return undefined
   return latest === null || run.entries.some((entry) => entry.id === latest) ? run : undefined
 }

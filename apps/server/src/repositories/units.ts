@@ -140,15 +140,18 @@ export async function tagTaken(queries: Queries, tag: string): Promise<boolean> 
 
 /** The highest number behind a prefix among the newest tags, or 0. */
 export async function lastTagNumber(queries: Queries, prefix: string): Promise<number> {
-  const rows = await queries
+  const newest = queries
     .select({ tag: units.tag })
     .from(units)
     .orderBy(desc(units.takenInAt), desc(units.id))
     .limit(500)
-  return rows.reduce((highest, { tag }) => {
-    const digits = tag.startsWith(prefix) ? /^\d{1,9}$/.exec(tag.slice(prefix.length)) : null
-    return Math.max(highest, digits ? Number(digits[0]) : 0)
-  }, 0)
+    .as('newest')
+  const digits = sql`substr(${newest.tag}, char_length(${prefix}) + 1)`
+  const [row] = await queries
+    .select({ last: sql<number | null>`max(cast(${digits} as unsigned))` })
+    .from(newest)
+    .where(and(sql`left(${newest.tag}, char_length(${prefix})) = ${prefix}`, sql`${digits} regexp '^[0-9]{1,9}$'`))
+  return Number(row?.last ?? 0)
 }
 
 /** Every unit in the order of their ids, a page at a time. */

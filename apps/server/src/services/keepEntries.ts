@@ -5,7 +5,7 @@ import { notFound, ProblemError } from '../http/problem'
 import { note } from '../repositories/audit'
 import { countedRun, recount } from '../repositories/cardTallies'
 import { allPeople } from '../repositories/people'
-import { appendEntries, readRun, readRunRow, rememberRun, type Proof } from '../repositories/runs'
+import { appendEntries, judgedBefore, readRun, readRunRow, rememberRun, type Proof } from '../repositories/runs'
 import { keepFinding } from '../repositories/findings'
 import { moveUnit } from '../repositories/units'
 import { accept, sameEntry } from './accept'
@@ -24,25 +24,19 @@ export async function keepEntries(
   now: string,
   proofs?: ReadonlyMap<string, Proof>,
 ): Promise<Kept> {
-  const { grown, kept } = await inTransaction(database, async (queries) => {
+  const { grown, state, kept } = await inTransaction(database, async (queries) => {
     const row = await readRunRow(queries, runId, true)
     const run = row && (await readRun(queries, row))
     if (!row || !run) throw notFound('This run')
     const fresh = withoutRepeats(run.entries, sent)
     const added = fresh.map((entry) => ({ ...entry, receivedAt: now }))
     const people = await knownPeople(queries, run, row.startedBy, fresh)
-    let grown: Run = run
-    let closed = isClosed(run)
-    for (const entry of added) {
-      accept(grown, closed, people, entry, `entries[${sent.findIndex((one) => one.id === entry.id)}]`)
-      grown = { ...grown, entries: [...grown.entries, entry] }
-      closed = isClosed(grown)
-    }
+    const grown = acceptAll(run, added, people, sent)
     // a run counts for its card while a decision stands
     const decided = grown.entries.some(({ kind }) => kind === 'decision')
     const before = decided ? await countedRun(queries, runId, row.unit) : {}
     const appended = appendEntries(queries, added, proofs)
-    const state = runState(grown)
+    const state = runState(grown, judgedBefore(run))
     const [summary] = await Promise.all([keepJudged(queries, state), appended])
     if (decided) await recount(queries, row.card, before, await countedRun(queries, runId, row.unit))
     for (const entry of added)
@@ -56,19 +50,33 @@ export async function keepEntries(
         })
       }
     if (added.length > 0 && state.closed) await moveUnit(queries, row.unit, 'done', null)
+    const received = new Map(grown.entries.map(({ id, receivedAt }) => [id, receivedAt]))
     const kept: Kept = {
       kept: sent.map(({ id }) => ({
         id,
-        receivedAt: grown.entries.find((entry) => entry.id === id)?.receivedAt ?? now,
-        repeated: !added.some((entry) => entry.id === id),
+        receivedAt: received.get(id) ?? now,
+        repeated: !fresh.some((entry) => entry.id === id),
       })),
       count: grown.entries.length,
       state: summary,
     }
-    return { grown, kept }
+    return { grown, state, kept }
   })
-  rememberRun(grown)
+  rememberRun(grown, state)
   return kept
+}
+
+/** The run with what was added, each by the rules of the tape in front of it. */
+function acceptAll(run: Run, added: Entry[], people: ReadonlyMap<string, Access>, sent: Entry[]): Run {
+  const entries = [...run.entries]
+  const grown: Run = { ...run, entries }
+  let closed = isClosed(run)
+  for (const entry of added) {
+    accept(grown, closed, people, entry, `entries[${sent.findIndex(({ id }) => id === entry.id)}]`)
+    entries.push(entry)
+    if (entry.kind === 'decision' || entry.kind === 'take-back') closed = isClosed(grown)
+  }
+  return grown
 }
 
 /**

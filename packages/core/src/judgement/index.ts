@@ -17,6 +17,7 @@ export {
   readsFinite,
   readsOpen,
   samePoint,
+  wasRead,
   sideOf,
   surestOf,
   type Bench,

@@ -1,3 +1,4 @@
+import { onceFor } from '../document'
 import type { Evaluation } from '../judgement'
 import type { Drive } from '../function'
 import type { Moment } from './rule'
@@ -25,7 +26,7 @@ const drivenKinds = new Set(['current', 'lamp'])
  * @example
  * isDriven(scenes.sound().of('low')) // false
  */
-export const isDriven = (one: Evaluation): boolean => driveOf(one) !== null || drivenKinds.has(one.check.kind)
+export const isDriven = onceFor((one: Evaluation): boolean => driveOf(one) !== null || drivenKinds.has(one.check.kind))
 
 /**
  * The work or the drive that could still be felt in a reading: the last one within twenty minutes before it.

@@ -89,14 +89,14 @@ export const repeatsApart: ReadingRule = {
     for (const other of again) {
       const theirs = sizeOf(moment, other)
       if (theirs === undefined || other.instrument !== evaluation.instrument) continue
+      const allowed =
+        0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
+      if (!above(Math.abs(mine - theirs), allowed)) continue
+      if ([1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))) continue
       if (!isolatedAlike(moment.bench.tape, other.entry.n, evaluation.entry.n)) continue
       // what was warm and has cooled reads less
       if (mine < theirs && theirs <= warmest * mine && heatingBefore({ ...moment, evaluation: other })) continue
-      const allowed =
-        0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
-      const slip = [1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))
-      if (above(Math.abs(mine - theirs), allowed) && !slip)
-        return { severity: 'warn', params: { value: evaluation.taken ?? mine, before: other.taken ?? theirs } }
+      return { severity: 'warn', params: { value: evaluation.taken ?? mine, before: other.taken ?? theirs } }
     }
     return null
   },

@@ -1,5 +1,5 @@
 import type { Entry, EntryOf } from '../document'
-import { judgeRelation, samePoint, type Bench, type Evaluation } from '../judgement'
+import { judgeRelation, wasRead, type Bench, type Evaluation } from '../judgement'
 import { highSupply } from './drivingRules'
 import { fired, severest, type Fired } from './fired'
 import { beyondOverride, readingRules, sumRemarks } from './rules'
@@ -80,9 +80,14 @@ class Watcher {
   waiting: RemarkId[] = []
   private standing: Evaluation[] = []
   private earlier: Evaluation[] = []
+  /** what was read at each point and stage */
   private atPoint = new Map<string, Evaluation[]>()
   private given = new Set<string>()
   private settings = new Map<string, Firing>()
+  /** remarks on a sum that nothing has answered */
+  private openSums = new Set<Firing>()
+  /** the readings that an unanswered stop, other than on a sum, keeps from counting; by how many */
+  private held = new Map<string, number>()
 
   constructor(
     private bench: Bench,
@@ -100,6 +105,8 @@ class Watcher {
     other.atPoint = new Map(this.atPoint)
     other.given = new Set(this.given)
     other.settings = new Map([...this.settings].map(([key, one]) => [key, copies.get(one) ?? one]))
+    other.openSums = new Set([...this.openSums].map((one) => copies.get(one) ?? one))
+    other.held = new Map(this.held)
     return other
   }
 
@@ -117,7 +124,7 @@ class Watcher {
   private answer(entry: EntryOf<'answer'>): void {
     if (this.bench.tape.takenBack.has(entry.id) || beyondOverride.has(entry.remark)) return
     const open = this.firings.findLast((one) => one.id === entry.remark && !one.answered && !this.isGone(one))
-    if (open) open.answered = { by: 'answer', entry: entry.id, reason: entry.reason }
+    if (open) this.settle(open, { by: 'answer', entry: entry.id, reason: entry.reason })
     else this.waiting.push(entry.remark as RemarkId)
   }
 
@@ -131,33 +138,37 @@ class Watcher {
     if (supersedes === undefined) return
     for (const firing of this.firings)
       if (firing.id === 'tests-disagree' && !firing.answered && firing.holds.includes(supersedes))
-        firing.answered = { by: 'cleared', entry: id }
+        this.settle(firing, { by: 'cleared', entry: id })
+  }
+
+  /** A remark that something has answered holds nothing any more. */
+  private settle(firing: Firing, answered: Firing['answered']): void {
+    firing.answered = answered
+    if (this.openSums.delete(firing) || sumRemarks.has(firing.id)) return
+    for (const one of firing.holds) this.hold(one, -1)
+  }
+
+  private hold(entry: string, by: 1 | -1): void {
+    const count = (this.held.get(entry) ?? 0) + by
+    if (count === 0) this.held.delete(entry)
+    else this.held.set(entry, count)
   }
 
   /** Of remarks on a sum one is enough, and what a later reading put right is answered by it. */
   private settleSums(by: Entry): void {
-    for (const firing of this.firings) {
-      if (firing.answered || !sumRemarks.has(firing.id)) continue
+    for (const firing of this.openSums) {
       const rule = readingRules.find((one) => one.id === firing.id)
       const evaluation = this.standing.find((one) => one.entry.id === firing.entry)
       if (!rule || !evaluation) continue
-      if (rule.test(this.momentOf(evaluation)) === null) firing.answered = { by: 'cleared', entry: by.id }
+      if (rule.test(this.momentOf(evaluation)) === null) this.settle(firing, { by: 'cleared', entry: by.id })
     }
-  }
-
-  /** The readings that an unanswered stop, other than on a sum, keeps from counting. */
-  private held(): Set<string> {
-    const held = new Set<string>()
-    for (const { id, answered, holds } of this.firings)
-      if (!answered && !sumRemarks.has(id)) for (const one of holds) held.add(one)
-    return held
   }
 
   /** A supply is judged when it is entered, before anything is driven; another one puts the question aside. */
   private supply(entry: EntryOf<'supply'>): void {
     if (this.bench.tape.takenBack.has(entry.id)) return
     for (const firing of this.firings)
-      if (firing.id === 'supply-high' && !firing.answered) firing.answered = { by: 'cleared', entry: entry.id }
+      if (firing.id === 'supply-high' && !firing.answered) this.settle(firing, { by: 'cleared', entry: entry.id })
     const found = highSupply(this.bench.run.card, entry.volts)
     if (found) this.keep({ id: 'supply-high', ...found, entry: entry.id, holds: [] }, `supply-high|${entry.id}`)
   }
@@ -168,7 +179,8 @@ class Watcher {
     if (waiting >= 0) {
       this.waiting.splice(waiting, 1)
       firing.answered = { by: 'answer' }
-    }
+    } else if (sumRemarks.has(firing.id)) this.openSums.add(firing)
+    else for (const one of firing.holds) this.hold(one, 1)
     this.firings.push(firing)
     if (settingKey !== undefined) this.settings.set(settingKey, firing)
   }
@@ -193,8 +205,12 @@ class Watcher {
     const fresh = fired(moment).filter((one) => !this.given.has(onceOf(moment, one)))
     for (const one of severest(fresh)) this.give(moment, one)
     this.earlier.push(evaluation)
-    this.atPoint.set(evaluation.point, [...(this.atPoint.get(evaluation.point) ?? []), evaluation])
+    if (!wasRead(this.bench.tape, evaluation)) return
+    const point = this.pointOf(evaluation)
+    this.atPoint.set(point, [...(this.atPoint.get(point) ?? []), evaluation])
   }
+
+  private pointOf = ({ point, entry }: Evaluation): string => `${point}|${this.bench.tape.stageOf.get(entry.id) ?? 0}`
 
   private momentOf(evaluation: Evaluation, before = this.standing): Moment {
     const known = new Map<string, Evaluation[]>()
@@ -203,13 +219,13 @@ class Watcher {
       known.set(check, found)
       return found
     }
-    const { bench, earlier } = this
+    const { bench, earlier, held } = this
     const joining = bench.prepared.relationsOf.get(evaluation.check.id) ?? []
-    const held = this.held()
     const counting = (check: string) =>
       held.size === 0 ? standing(check) : standing(check).filter((one) => !held.has(one.entry.id))
     const relations = joining.map((relation) => judgeRelation(bench, relation, counting))
-    const again = samePoint(bench.tape, evaluation, this.atPoint.get(evaluation.point) ?? [])
+    const there = this.atPoint.get(this.pointOf(evaluation)) ?? []
+    const again = there.includes(evaluation) ? there.filter((one) => one !== evaluation) : there
     return { bench, evaluation, before, standing, earlier, again, relations }
   }
 
@@ -218,7 +234,9 @@ class Watcher {
     const settingKey = rule.setting ? `${rule.id}|${rule.setting(moment)}` : undefined
     const known = settingKey === undefined ? undefined : this.settings.get(settingKey)
     if (known) {
-      if (!known.answered) known.holds.push(entry.id)
+      if (known.answered) return
+      known.holds.push(entry.id)
+      this.hold(entry.id, 1)
       return
     }
     if (remark.severity !== 'stop') {
@@ -231,8 +249,8 @@ class Watcher {
       holds: remark.severity === 'stop' ? [entry.id, ...also] : [],
     }
     if (rule.cause === 'sum')
-      for (const older of this.firings)
-        if (older.id === firing.id && !older.answered) older.answered = { by: 'cleared', entry: entry.id }
+      for (const older of this.openSums)
+        if (older.id === firing.id) this.settle(older, { by: 'cleared', entry: entry.id })
     this.keep(firing, settingKey)
   }
 }

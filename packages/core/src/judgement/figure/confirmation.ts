@@ -66,8 +66,12 @@ const sameItem = (tape: Tape, { check, entry }: Evaluation, readings: Evaluation
           wasRead(tape, one),
       )
 
-/** Whether it was read, whatever came after it: what was mistyped or taken back was not. */
-function wasRead(tape: Tape, { entry }: Evaluation): boolean {
+/**
+ * Whether it was read, whatever came after it: what was mistyped or taken back was not.
+ * @example
+ * wasRead(scenes.retaken().tape, scenes.retaken().of('high')) // true
+ */
+export function wasRead(tape: Tape, { entry }: Evaluation): boolean {
   const how = tape.gone.get(entry.id)?.how
   return how !== 'mistyped' && how !== 'taken-back'
 }

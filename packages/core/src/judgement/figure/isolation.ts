@@ -13,12 +13,12 @@ export function isolationAt(tape: Tape, n: number): EntryOf<'isolation'> | undef
   const before = tape.isolations.findLast((entry) => entry.n < n)
   if (before && (before.state !== 'in-circuit' || before.parallelOhms !== undefined)) return before
   const after = tape.isolations.find((entry) => entry.n > n)
+  if (after?.state !== 'in-circuit' || after.parallelOhms === undefined) return before
   // whoever kept the reading as it was has said that nothing stood beside it
   const isKept = tape.entries.some(
-    (entry) => entry.kind === 'answer' && entry.remark === 'not-isolated' && entry.n > n && entry.n < (after?.n ?? 0),
+    (entry) => entry.kind === 'answer' && entry.remark === 'not-isolated' && entry.n > n && entry.n < after.n,
   )
-  if (isKept) return before
-  return after?.state === 'in-circuit' && after.parallelOhms !== undefined ? after : before
+  return isKept ? before : after
 }
 
 /**
