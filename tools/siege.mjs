@@ -1,7 +1,10 @@
 import { spawnSync } from 'node:child_process'
+import { once } from 'node:events'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { Agent, request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { text } from 'node:stream/consumers'
 import { setTimeout as pause } from 'node:timers/promises'
 import { parseArgs } from 'node:util'
 import { build } from './build.mjs'
@@ -11,6 +14,7 @@ import { dataFolder, root } from './lib/paths.mjs'
 import { run, say } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
 import { where } from './lib/shell.mjs'
+import { spoiler } from './siege/spoiler.mjs'
 
 /**
  * Attacks a shop of its own on loopback, from a seed, and prints the counts: the whole browser is killed while readings are taken, and
@@ -24,33 +28,14 @@ const { values: options } = parseArgs({
     seed: { type: 'string', default: '10' },
   },
 })
-let state = Number(options.seed)
-/** A random number below 1, from the seed (mulberry32). */
-function chance() {
-  state = (state + 0x6d2b79f5) | 0
-  let t = Math.imul(state ^ (state >>> 15), 1 | state)
-  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-  return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
-}
-const below = (n) => Math.floor(chance() * n)
-const bits = [
-  '\\u0000',
-  '\\ud800',
-  '"',
-  '{',
-  '[',
-  '1e999',
-  '-0',
-  'null',
-  '\u202e',
-  '🔧',
-  '9'.repeat(400),
-  '\\n',
-  '=',
-  "'",
-  ';',
-  '',
-]
+const { below, mutated, mutatedPath } = spoiler(Number(options.seed))
+
+/** The requests of one address are counted by the minute: they come from so many of loopback’s. */
+const agents = Array.from({ length: 60 }, (_, i) => new Agent({ keepAlive: true, localAddress: `127.0.0.${i + 1}` }))
+let sender = 0
+
+/** How many are on their way at once. */
+const together = 8
 
 await run(async () => {
   checkMachine()
@@ -79,9 +64,15 @@ await run(async () => {
 })
 
 async function send(address, method, path, body) {
-  const headers = { 'Content-Type': 'application/json' }
-  const response = await fetch(`${address}/api/v1${path}`, { method, headers, body })
-  return { status: response.status, body: await response.text() }
+  const agent = agents[sender++ % agents.length]
+  const headers = {
+    'Content-Type': 'application/json',
+    ...(body === undefined ? {} : { 'Content-Length': Buffer.byteLength(body) }),
+  }
+  const sent = request(`${address}/api/v1${path}`, { method, headers, agent })
+  sent.end(body)
+  const [response] = await once(sent, 'response')
+  return { status: response.statusCode, body: await text(response) }
 }
 
 /** Takes readings of one run in a browser with a profile of its own, and kills all of that browser at a random moment after a key. */
@@ -103,9 +94,9 @@ async function kills(address, folder, count) {
     const status = page.getByRole('status').first()
     await status.filter({ hasText: 'everything kept' }).waitFor({ timeout: 30_000 })
     await missing(address, id, stoodAsKept, round)
-    const text = `siege ${round}`
+    const words = `siege ${round}`
     await page.keyboard.press('n')
-    await page.keyboard.type(text)
+    await page.keyboard.type(words)
     const end = Date.now() + below(250)
     await page.keyboard.press('Enter')
     while (Date.now() < end) {
@@ -114,10 +105,10 @@ async function kills(address, folder, count) {
         (one) =>
           document.body.innerText.includes(one) &&
           document.querySelector('[role=status]')?.textContent?.includes('everything kept'),
-        text,
+        words,
       )
       if (stood) {
-        stoodAsKept.push(text)
+        stoodAsKept.push(words)
         break
       }
     }
@@ -170,14 +161,17 @@ async function spoilt(address, shop, count) {
     ['GET', '/units?limit=2&cursor=abc', null],
   ]
   const statuses = {}
-  for (let sent = 0; sent < count; sent++) {
-    const [method, path, body] = seeds[below(seeds.length)]
-    const text = body === null ? undefined : mutated(JSON.stringify(body))
-    const { status, body: answer } = await send(address, method, body === null ? mutatedPath(path) : path, text)
+  const one = async () => {
+    const [method, path, good] = seeds[below(seeds.length)]
+    const body = good === null ? undefined : mutated(good)
+    const { status, body: answer } = await send(address, method, good === null ? mutatedPath(path) : path, body)
     statuses[status] = (statuses[status] ?? 0) + 1
     if (status === 429) await pause(5000)
-    if (status >= 500) say(`${status} for ${method} ${path}: ${answer.slice(0, 200)}\n  ${text?.slice(0, 300)}`)
-    if ((sent + 1) % 10_000 === 0) say(`${sent + 1} spoilt requests sent`)
+    if (status >= 500) say(`${status} for ${method} ${path}: ${answer.slice(0, 200)}\n  ${body?.slice(0, 300)}`)
+  }
+  for (let sent = 0; sent < count; sent += together) {
+    await Promise.all(Array.from({ length: Math.min(together, count - sent) }, one))
+    if ((sent + together) % 10_000 === 0) say(`${sent + together} spoilt requests sent`)
   }
   const worst = Object.entries(statuses).filter(([status]) => Number(status) >= 500)
   say(
@@ -186,16 +180,4 @@ async function spoilt(address, shop, count) {
       .join(', ')}.`,
   )
   if (worst.length > 0) process.exitCode = 1
-}
-
-function mutated(text) {
-  let spoiltText = text
-  for (let edits = 1 + below(4); edits > 0; edits--) {
-    const from = below(spoiltText.length)
-    spoiltText = spoiltText.slice(0, from) + bits[below(bits.length)] + spoiltText.slice(from + below(6))
-  }
-  return spoiltText
-}
-function mutatedPath(path) {
-  return path + ['%00', '%zz', '=', '&limit=-1', '&place=%F0%9F', '&cursor=e30'][below(6)]
 }
