@@ -60,7 +60,7 @@ async function plantIn(room, drawn) {
       incrementalFile: join(folder, `${room.name}.json`),
       tempDirName: join(dataFolder, 'mutants/house'),
       ignorePatterns: ['.data', 'test-results', 'docs/screenshots', 'e2e', '**/dist'],
-      timeoutMS: 10_000,
+      timeoutMS: 30_000,
       concurrency: room.tests === 'server' ? 1 : Number(options.workers),
       reporters: ['progress'],
       logLevel: 'warn',

@@ -176,3 +176,30 @@ describe('a hard path where none should be', () => {
     expect(finding).toMatchObject({ word: 'fault-found', faults: [{ check: 'it', side: 'low' }] })
   })
 })
+
+describe('an insulation check', () => {
+  const insulation = (text: string, limit: Limit) =>
+    judged(text, limit, { kind: 'insulation', at: { pair: ['A', 'frame'] } })
+
+  test('with a least figure is judged as a test, with its leakage', () => {
+    expect(insulation('30M', { kind: 'atLeast', value: 20e6 })).toMatchObject({ verdict: 'within' })
+    expect(insulation('3M', { kind: 'atLeast', value: 20e6 }).verdict).toBe('outside')
+  })
+
+  test('with two sides, or an upper one, is judged by them as any figure', () => {
+    expect(insulation('3M', band(1e6, 2e6))).toMatchObject({ verdict: 'outside', reason: 'above-maximum' })
+    expect(insulation('1.5M', band(1e6, 2e6)).verdict).toBe('within')
+    expect(insulation('3M', { kind: 'atMost', value: 2e6 })).toMatchObject({
+      verdict: 'outside',
+      reason: 'above-maximum',
+    })
+  })
+})
+
+test('an open winding leans the way it is', () => {
+  expect(judged('OL 40M', band(90, 110))).toMatchObject({
+    verdict: 'outside',
+    leaning: 'outside',
+    reason: 'open-circuit',
+  })
+})

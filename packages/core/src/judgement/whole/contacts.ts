@@ -73,7 +73,11 @@ function observationOf(one: Evaluation): Observation | undefined {
   return { a: one.pair[0], b: one.pair[1], ohms, energised: drive ?? null }
 }
 
-/** A fault that a contact closed instead would undo rests on that open reading, and wants it twice: a probe may have missed. */
+/**
+ * A fault that one contact closed instead would undo rests on that open reading, and wants it twice: a probe may have missed. One that
+ * should be closed at rest is wanted at rest. Of a relay that does nothing at all it is one with the coil driven, and a contact that was
+ * closed then has shown that the probes reached.
+ */
 function wantedAgain(
   bench: Bench,
   input: RelayInput,
@@ -81,32 +85,37 @@ function wantedAgain(
   readings: Evaluation[],
   all: Evaluation[],
 ): Evaluation[] {
-  const restsOn = readings.filter((one) => {
-    const observation = observationOf(one)
-    if (observation?.ohms !== 'Infinity' || observation.energised === null) return false
-    const closed = input.observations.map((other) =>
-      other.a === observation.a && other.b === observation.b && other.energised === observation.energised
-        ? { ...other, ohms: 0 }
-        : other,
-    )
-    return relayRoles({ ...input, observations: closed }).verdict === 'operates'
-  })
-  if (verdict === 'does-not-operate' && input.observations.some((one) => isClosed(one) && one.energised !== null))
-    return []
+  const still = verdict === 'does-not-operate'
+  if (still && input.observations.some((one) => isClosed(one) && one.energised !== null)) return []
+  const undone = readings.filter((one) => undoes(input, observationOf(one)))
+  const atRest = still ? [] : undone.filter((one) => !isDriven(one))
+  const restsOn = atRest.length > 0 ? atRest : undone.filter(isDriven)
   return restsOn.some((one) => twiceOpen(bench, one, all)) ? [] : restsOn.slice(0, 1)
 }
 
+/** Whether the relay would operate, had this one been closed. */
+function undoes(input: RelayInput, open: Observation | undefined): boolean {
+  if (open?.ohms !== 'Infinity') return false
+  const closed = input.observations.map((other) =>
+    other.a === open.a && other.b === open.b && other.energised === open.energised ? { ...other, ohms: 0 } : other,
+  )
+  return relayRoles({ ...input, observations: closed }).verdict === 'operates'
+}
+
+const isDriven = (one: Evaluation): boolean => observationOf(one)?.energised !== null
+
 const isClosed = ({ ohms }: Observation): boolean => typeof ohms === 'number' && below(ohms, closedBelow)
 
-/** Read open before at the same pair, driven either way. */
+/** Read open before at the same pair; of what was driven, driven either way. */
 function twiceOpen(bench: Bench, one: Evaluation, all: Evaluation[]): boolean {
   const again = samePoint(bench.tape, one, all)
   const otherWay = all.filter(
     (other) =>
+      isDriven(one) &&
       other !== one &&
       other.check.kind === 'contacts' &&
       pairKey(other.pair ?? ['', '']) === pairKey(one.pair ?? ['', '']) &&
-      observationOf(other)?.energised !== null &&
+      isDriven(other) &&
       !bench.tape.gone.has(other.entry.id),
   )
   return [...again, ...otherWay].some((other) => observationOf(other)?.ohms === 'Infinity')
