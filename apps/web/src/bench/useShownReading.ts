@@ -1,11 +1,11 @@
-import { isUnzeroed, unitSign, type Evaluation } from '@sure-spool/core'
+import { isUnzeroed, unitSign, type RunState } from '@sure-spool/core'
 import { computed } from 'vue'
 import { isBare, keptText, type Line } from '../reading/line'
 import { useBench } from '../store/bench'
 import { notKept, runOneLonger } from '../store/oneLonger'
 import { takenParts, useFigures } from '../words/figures'
 import { verdictWords } from '../words/kinds'
-import { reasonLine } from '../words/reasons'
+import { reasonLine, secondTouch } from '../words/reasons'
 
 const prefixNames: Record<string, string> = { k: 'kilo', K: 'kilo', M: 'mega', G: 'giga', m: 'milli' }
 
@@ -15,15 +15,16 @@ export function useShownReading(line: () => Line | null) {
   const figures = useFigures()
 
   /** The typed number judged by the same core, on a tape one entry longer. */
-  const live = computed<Evaluation | undefined>(() => {
+  const longer = computed<RunState | undefined>(() => {
     const { run, check, state } = bench
     const typed = line()
     if (!typed || !run || !check || bench.isLength || bench.current?.step.kind !== 'reading') return undefined
     const made = bench.readingOf(keptText(typed))
     if ('problem' in made || (made.reading.kind !== 'value' && made.reading.kind !== 'spread')) return undefined
     const body = { kind: 'reading' as const, check: check.id, reading: made.reading }
-    return runOneLonger(run, state, body).evaluations.get(notKept)
+    return runOneLonger(run, state, body)
   })
+  const live = computed(() => longer.value?.evaluations.get(notKept))
   const own = computed(() => (bench.doing ? undefined : bench.evaluationOf(bench.current?.entry)))
   const shown = computed(() => (line() ? live.value : (own.value ?? (bench.doing ? undefined : bench.lastReading))))
   /** it was taken on another step, and stays until the next figure begins */
@@ -58,7 +59,8 @@ export function useShownReading(line: () => Line | null) {
     if (!one) return ''
     const { moves } = takenParts(one, figures)
     const verdict = held.value ? `${verdictWords[one.verdict]}, but held` : verdictWords[one.verdict]
-    const reason = reasonLine(one, figures)
+    const on = line() ? longer.value : bench.state
+    const reason = `${reasonLine(one, figures)}${on ? secondTouch(one, on) : ''}`
     const said = reason === '' ? verdict : `${verdict}: ${reason}`
     return moves === undefined ? said : `${moves}; ${said}`
   })

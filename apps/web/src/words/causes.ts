@@ -2,7 +2,7 @@ import { byItsLength, sideOf, type Card, type Cause, type Evaluation, type RunSt
 import { capital, inWords } from './capital'
 import type { Figures } from './figures'
 import { lookWords } from './kinds'
-import { checkLabel, terminalLabel } from './points'
+import { checkLabel, takenAt, terminalLabel } from './points'
 
 /** One cause in the words of the part, a sentence; direction, quantity and unit are its own. */
 export function causeWords(cause: Cause, state: RunState, figures: Figures): string {
@@ -46,8 +46,13 @@ export function causeWords(cause: Cause, state: RunState, figures: Figures): str
       return `${check}${wireWords(outsideOf(state, first), figures)}.`
     case 'does-not-operate':
       return 'It does not operate: driven, and no contact changes.'
+    case 'figure': {
+      // of a curve the place as well
+      const off = outsideOf(state, first)
+      const place = off?.entry.reading.x === undefined ? check : capital(takenAt(card, off, figures))
+      return `${place}${figureWords(off, figures)}.`
+    }
     case 'output':
-    case 'figure':
       return `${check}${figureWords(outsideOf(state, first), figures)}.`
     case 'answer':
       return `${check}: ${outsideOf(state, first)?.entry.reading.answer ?? 'not what it should be'}.`

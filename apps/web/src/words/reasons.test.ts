@@ -4,7 +4,7 @@ import { sceneOf, scenes, Script, twinCard } from '@sure-spool/core/testing'
 import { figuresWith } from './figures'
 import { openWords } from './openWords'
 import { limitSaid, historySaid } from './limits'
-import { reasonLine } from './reasons'
+import { reasonLine, secondTouch } from './reasons'
 import { clock, day } from './times'
 
 const figures = figuresWith(() => false)
@@ -19,13 +19,30 @@ describe('a verdict’s reason', () => {
     expect(line({ reason: undefined as never, verdict: 'none' })).toBe('')
   })
 
-  test('names the limit that it is past, and wants a second touch where a contact could give it', () => {
+  test('names the limit that it is past', () => {
     expect(line({ reason: 'below-minimum' })).toBe('below 286.2\u2009Ω')
-    expect(line({ reason: 'above-maximum', verdict: 'outside' })).toBe(
-      'above 349.8\u2009Ω; a contact only adds, so it wants a second touch',
-    )
-    expect(line({ reason: 'above-maximum', verdict: 'borderline' })).toBe('above 349.8\u2009Ω')
+    expect(line({ reason: 'above-maximum', verdict: 'outside' })).toBe('above 349.8\u2009Ω')
     expect(line({ reason: 'above-maximum', verdict: 'outside', quantity: 'voltage' })).toBe('above 349.8\u2009V')
+  })
+
+  test('high ohms want a second touch until they had it; low ones never do', () => {
+    const script = new Script(twinCard()).ready().read('low', '402')
+    const said = () => {
+      const state = script.state()
+      const one = [...state.evaluations.values()].filter(({ check }) => check.id === 'low').at(-1)
+      return one && secondTouch(one, state)
+    }
+    expect(said()).toBe('; a contact only adds, so it wants a second touch')
+    script.again('low', '402')
+    expect(said()).toBe('')
+    script.again('low', '251')
+    expect(said()).toBe('')
+  })
+
+  test('of three pins that are another construction an open pair is called open', () => {
+    const open = { reason: 'wrong-kind', entry: { reading: { kind: 'over' } }, net: undefined, bound: 40e6 }
+    expect(line({ reason: 'wrong-kind' })).toBe('the three figures are another construction than the card says')
+    expect(line(open as never)).toBe('open: no path where the card has one')
   })
 
   test('undecided wants more readings, but of three pins all are read by then', () => {

@@ -1,4 +1,4 @@
-import type { Evaluation, ReadingProblem } from '@sure-spool/core'
+import { confirmationOf, readsOpen, type Evaluation, type ReadingProblem, type RunState } from '@sure-spool/core'
 import type { Figures } from './figures'
 
 /** A verdict's reason in one line: what decided it, in figures. */
@@ -14,7 +14,7 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
     case undefined:
       return evaluation.verdict === 'within' ? 'clear of the limits' : ''
     case 'above-maximum':
-      return `above ${high}${evaluation.verdict === 'outside' && quantity === 'resistance' ? '; a contact only adds, so it wants a second touch' : ''}`
+      return `above ${high}`
     case 'below-minimum':
       return `below ${low}`
     case 'near-limit':
@@ -97,12 +97,21 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
         ? 'the three fit no construction: take them again'
         : 'not enough read yet to say'
     case 'wrong-kind':
+      if (readsOpen(evaluation)) return 'open: no path where the card has one'
       return 'the three figures are another construction than the card says'
     case 'another-card':
       return 'no open winding of this card reads like that: is it this construction?'
     case 'kind-unset':
       return 'the construction decides, and it is not chosen'
   }
+}
+
+/** What a reading past its upper limit wants, until it was read twice. */
+export function secondTouch(evaluation: Evaluation, { tape, evaluations }: RunState): string {
+  const { reason, verdict, quantity = 'resistance' } = evaluation
+  if (reason !== 'above-maximum' || verdict !== 'outside' || quantity !== 'resistance') return ''
+  const stands = confirmationOf(tape, evaluation, [...evaluations.values()]) === 'stands'
+  return stands ? '' : '; a contact only adds, so it wants a second touch'
 }
 
 /** What is wrong with a typed line: its text, or that no leads and no bare metal read so much. */
