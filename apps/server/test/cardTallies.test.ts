@@ -6,8 +6,10 @@ import request from 'supertest'
 import { v7 } from 'uuid'
 import { importShop, rebuildStates } from '../src'
 import { inTransaction } from '../src/database/connect'
+import { bringUpToDate } from '../src/database/migrations'
 import { cardTallies } from '../src/database/schema'
 import { tallyAll } from '../src/repositories/cardTallies'
+import { undoLast } from './undoLast'
 import { begin, type World } from './world'
 
 let world: World
@@ -134,6 +136,15 @@ describe('a card’s tallies', () => {
     await put(run, decide('replace'), { kind: 'outcome', what: 'came-back', words: 'dead again' })
     const now = await counts()
     expect(now).toMatchObject({ cameBack: before.cameBack + 1, cameBackAfterPass: before.cameBackAfterPass })
+    await holds()
+  })
+
+  test('are made from the rows of a shop that was kept before there were any', async () => {
+    const before = [await record('?limit=200'), await takenIn()]
+    const { pool } = world.connection
+    for (const statement of undoLast) await pool.query(statement)
+    await bringUpToDate(pool, 'apps/server/drizzle')
+    expect([await record('?limit=200'), await takenIn()]).toEqual(before)
     await holds()
   })
 

@@ -13,6 +13,7 @@ const none: Tallies = {
   backAfterPass: 0,
   curedByExchange: 0,
 }
+const keys = Object.keys(none) as (keyof Tallies)[]
 
 /** What some cards' units and closed runs come to; nothing where none was taken in. */
 export async function talliesOf(queries: Queries, cards: string[]): Promise<(card: string) => Tallies> {
@@ -58,29 +59,17 @@ export async function countedRun(queries: Queries, run: string, unit: string): P
 
 /** Takes away what a run counted for, and adds what it counts for now. */
 export async function recount(queries: Queries, card: string, before: Counted, now: Counted): Promise<void> {
-  const keys = Object.keys(none) as (keyof Tallies)[]
   const moved = Object.fromEntries(keys.map((key) => [key, (now[key] ?? 0) - (before[key] ?? 0)]))
   if (Object.values(moved).some((by) => by !== 0)) await add(queries, card, moved)
 }
 
 async function add(queries: Queries, card: string, by: Counted): Promise<void> {
   const row = { ...none, ...by }
-  const plus = (key: keyof Tallies) => sql`${cardTallies[key]} + ${row[key]}`
+  const set = Object.fromEntries(keys.map((key) => [key, sql`${cardTallies[key]} + ${row[key]}`]))
   await queries
     .insert(cardTallies)
     .values({ card, ...row })
-    .onDuplicateKeyUpdate({
-      set: {
-        takenIn: plus('takenIn'),
-        tested: plus('tested'),
-        faultFound: plus('faultFound'),
-        undecided: plus('undecided'),
-        noFaultFound: plus('noFaultFound'),
-        cameBack: plus('cameBack'),
-        backAfterPass: plus('backAfterPass'),
-        curedByExchange: plus('curedByExchange'),
-      },
-    })
+    .onDuplicateKeyUpdate({ set })
 }
 
 /** Counts all of it anew from the rows: after a file was taken in, or when every run was judged again. */

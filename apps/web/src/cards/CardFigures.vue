@@ -42,8 +42,8 @@ const sourceOf = (id: string) => props.card.sources.find((source) => source.id =
         ><span class="stroke fault" /> fault found, <span class="n">{{ record.findings['fault-found'] }}</span></span
       ><span class="muted">net of leads, at the reference</span>
       <span v-if="record.next !== undefined"
-        >drawn are the newest <span class="n">{{ shown }}</span>
-        <button class="plain" @click="$emit('older')">draw older ones too</button></span
+        >drawn and learned from are the newest <span class="n">{{ shown }}</span>
+        <button class="plain" @click="$emit('older')">older ones too</button></span
       >
     </p>
     <p v-if="record && recordWords(record)" class="strong">{{ recordWords(record) }}</p>
