@@ -229,20 +229,3 @@ test('a card that differs under the same revision is shown beside ours and taken
   expect(view.card.revision).toBe(theirs.revision)
   expect(view.revisions.at(-1)).toMatchObject({ revision: theirs.revision + 1, state: 'draft' })
 })
-
-test('a card’s record is drawn from its newest runs, and from older ones as they are asked for', async ({
-  page,
-  world,
-}) => {
-  // as a shop with many would be answered
-  await page.route(/\/record$/, (route) => route.continue({ url: `${route.request().url()}?limit=5` }))
-  const { cards } = (await (await fetch(`${world.address}/api/v1/cards?find=18%20twin`)).json()) as CardList
-  await page.goto(`${world.address}/cards/${cards[0]?.id}`)
-  const figures = page.getByRole('region', { name: 'Figures' })
-  const low = figures.locator('.check').filter({ hasText: 'low-speed coil' }).first().getByRole('img').first()
-  await expect(figures).toContainText('drawn and learned from are the newest 5')
-  await expect(low).toHaveAccessibleName(/^[1-5] units near these limits/)
-  await figures.getByRole('button', { name: 'older ones too' }).click()
-  await expect(low).toHaveAccessibleName(/^\d\d units near these limits/)
-  await expect(figures).not.toContainText('the newest')
-})

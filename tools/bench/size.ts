@@ -18,7 +18,7 @@ const by = shop.people[0]?.id ?? ''
 const pages = {
   'the queue': '/units?place=waiting&limit=16',
   'a unit’s page': `/units/${unit?.id}/runs?limit=12`,
-  'a card’s record': `/cards/${twin?.id}/record?limit=12`,
+  'a card’s record': `/cards/${twin?.id}/record`,
   'the list of cards': '/cards?limit=24',
   'a search for a card': '/cards?find=18%20twin&limit=16',
   'the shop itself': '/shop',

@@ -36,12 +36,17 @@ export type Counted = Partial<Tallies>
  */
 export async function countedRun(queries: Queries, run: string, unit: string): Promise<Counted> {
   await queries.select({ id: units.id }).from(units).where(eq(units.id, unit)).for('update')
-  const [row] = await queries.select().from(runStates).where(eq(runStates.run, run)).for('update')
+  const { closed, finding, cameBack, cured } = runStates
+  const [row] = await queries
+    .select({ closed, finding, cameBack, cured })
+    .from(runStates)
+    .where(eq(runStates.run, run))
+    .for('update')
   if (!row?.closed) return {}
   const others = await queries
     .select({ run: runStates.run })
     .from(runs)
-    .innerJoin(runStates, and(eq(runStates.run, runs.id), eq(runStates.closed, true)))
+    .innerJoin(runStates, and(eq(runStates.run, runs.id), eq(closed, true)))
     .where(and(eq(runs.unit, unit), ne(runs.id, run)))
     .limit(1)
     .for('update')

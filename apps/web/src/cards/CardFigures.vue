@@ -12,7 +12,14 @@ import RevisionsTable from './RevisionsTable.vue'
 import { recordWords } from './useRecord'
 
 /** The figures of a card, check by check, with every unit of it that was tested here as a stroke over its limits. */
-const props = defineProps<{ card: Card; record: CardRecord | undefined; revisions: RevisionRow[]; draft: number }>()
+const props = defineProps<{
+  card: Card
+  record: CardRecord | undefined
+  revisions: RevisionRow[]
+  draft: number
+  /** why older runs did not come, when they were asked for */
+  olderProblem: string
+}>()
 defineEmits<{ older: [] }>()
 const figures = useFigures()
 const rows = computed(() => limitRows(props.card, props.record?.readings ?? []))
@@ -34,16 +41,19 @@ const sourceOf = (id: string) => props.card.sources.find((source) => source.id =
     <h1>{{ headline }}</h1>
     <p v-if="record && record.units > 0" class="key">
       <span
-        >Each stroke is a unit: <span class="stroke sound" /> no fault found,
+        >Each stroke is a closed run: <span class="stroke sound" /> no fault found,
         <span class="n">{{ record.findings['no-fault-found'] }}</span></span
       ><span
         ><span class="stroke back" /> came back, <span class="n">{{ record.cameBack }}</span></span
       ><span
         ><span class="stroke fault" /> fault found, <span class="n">{{ record.findings['fault-found'] }}</span></span
       ><span class="muted">net of leads, at the reference</span>
-      <span v-if="record.next !== undefined"
-        >drawn and learned from are the newest <span class="n">{{ shown }}</span>
-        <button class="plain" @click="$emit('older')">older ones too</button></span
+      <span v-if="record.next !== undefined" class="older"
+        ><span
+          >drawn and learned from are the newest <span class="n">{{ shown }}</span></span
+        >
+        <button class="plain" @click="$emit('older')">older ones too</button>
+        <span v-if="olderProblem !== ''" role="alert">{{ olderProblem }}</span></span
       >
     </p>
     <p v-if="record && recordWords(record)" class="strong">{{ recordWords(record) }}</p>
@@ -101,6 +111,12 @@ h1 {
   width: 8px;
   background: none;
   border: 1.5px solid var(--ink);
+}
+.older {
+  display: flex;
+  gap: 4px 12px;
+  flex-wrap: wrap;
+  align-items: center;
 }
 .key button {
   text-decoration: underline;

@@ -15,7 +15,7 @@ import { useCardView } from './useCardView'
 /** One card: its face, windings, limits side by side with who says so, and the shop's own units as strokes over them. */
 const props = defineProps<{ id: string }>()
 const router = useRouter()
-const { view, record, older, problem, card, draft, hasDraft } = useCardView(() => props.id)
+const { view, record, older, olderProblem, problem, card, draft, hasDraft } = useCardView(() => props.id)
 const { hold, flip, turn } = usePlugHold(() => `${props.id}.${card.value?.plugs[0]?.id ?? ''}`)
 
 useScreenKeys(cardKeys, () => 'card', {
@@ -54,6 +54,7 @@ useScreenKeys(cardKeys, () => 'card', {
       :record="record"
       :revisions="view.revisions"
       :draft="draft"
+      :older-problem="olderProblem"
       @older="older"
     />
     <footer class="gives">

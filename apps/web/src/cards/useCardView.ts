@@ -1,6 +1,6 @@
 import type { CardRecord, CardView } from '@sure-spool/contract'
 import { computed, ref, watch } from 'vue'
-import { ask } from '../store/api'
+import { ask, Refused } from '../store/api'
 import { keepCopy, readCopy } from '../store/browserDatabase'
 import { draftOf, keepCard } from '../store/cardCopies'
 
@@ -9,6 +9,7 @@ export function useCardView(id: () => string) {
   const view = ref<CardView>()
   const record = ref<CardRecord>()
   const problem = ref('')
+  const olderProblem = ref('')
 
   watch(
     id,
@@ -31,12 +32,18 @@ export function useCardView(id: () => string) {
   async function older(): Promise<void> {
     const shown = record.value
     if (shown?.next === undefined) return
-    const more = await ask<CardRecord>(`/cards/${id()}/record?limit=200&cursor=${encodeURIComponent(shown.next)}`)
-    if (record.value === shown) record.value = { ...more, readings: [...shown.readings, ...more.readings] }
+    olderProblem.value = ''
+    try {
+      const more = await ask<CardRecord>(`/cards/${id()}/record?limit=200&cursor=${encodeURIComponent(shown.next)}`)
+      if (record.value === shown) record.value = { ...more, readings: [...shown.readings, ...more.readings] }
+    } catch (error) {
+      olderProblem.value =
+        error instanceof Refused ? error.message : 'The server does not answer; what is drawn stays. Try again.'
+    }
   }
   const card = computed(() => view.value?.card)
   /** the draft after the newest revision, begun or gone on with */
   const draft = computed(() => draftOf(view.value))
   const hasDraft = computed(() => view.value?.revisions.at(-1)?.state === 'draft')
-  return { view, record, older, problem, card, draft, hasDraft }
+  return { view, record, older, olderProblem, problem, card, draft, hasDraft }
 }

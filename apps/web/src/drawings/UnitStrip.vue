@@ -38,7 +38,7 @@ const kind = (one: CardRecord['readings'][number]) =>
       :width="width"
       height="34"
       role="img"
-      :aria-label="`${inside.length} units near these limits, ${away} beyond the strip or open`"
+      :aria-label="`${inside.length} runs near these limits, ${away} beyond the strip or open`"
     >
       <line class="thread" x1="6" :x2="width - 46" y1="17" y2="17" />
       <path
