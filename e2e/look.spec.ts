@@ -45,43 +45,47 @@ async function open(page: Page, world: World, path: string, ready: string): Prom
   await expect(page.getByText(ready).first()).toBeVisible()
 }
 
-for (const scheme of ['light', 'dark'] as const)
-  for (const group of groups)
-    test(`axe finds nothing on the screens of ${group}, ${scheme}`, async ({ another, world }) => {
-      // many screens, each read through: how long that takes is not what is tested
-      test.slow()
-      const context = await another({ colorScheme: scheme })
-      const page = await context.newPage()
-      for (const { name, path, ready } of await addresses(world, group)) {
-        await open(page, world, path, ready)
-        const { violations } = await new AxeBuilder({ page }).analyze()
-        expect(violations.map((one) => `${name}: ${one.id} ${one.nodes.map((node) => node.target).join(' ')}`)).toEqual(
-          [],
-        )
-      }
-    })
+const sizes = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 800, height: 1280 },
+]
 
-for (const [width, height] of [
-  [1280, 800],
-  [1024, 768],
-  [800, 1280],
-] as const)
-  test(`nothing runs out of the side at ${width}x${height}, and the bench needs no scrolling`, async ({
+/** Each screen is opened once and looked at in both themes and at every size: opening it anew is what takes the time. */
+for (const group of groups)
+  test(`axe finds nothing on the screens of ${group}, light and dark; nothing runs out of the side, and the bench needs no scrolling`, async ({
     another,
     world,
   }) => {
-    const context = await another({ viewport: { width, height } })
-    const page = await context.newPage()
-    for (const { name, path, ready } of await addresses(world)) {
+    // many screens, each read through: how long that takes is not what is tested
+    test.slow()
+    const page = await (await another()).newPage()
+    for (const { name, path, ready } of await addresses(world, group)) {
+      await page.setViewportSize({ width: 1280, height: 800 })
+      await page.emulateMedia({ colorScheme: 'light' })
       await open(page, world, path, ready)
-      const size = await page.evaluate(() => ({
-        wide: document.documentElement.scrollWidth,
-        high: document.documentElement.scrollHeight,
-      }))
-      expect(size.wide, name).toBeLessThanOrEqual(width)
-      if (name.startsWith('bench') && width > 900) expect(size.high, name).toBeLessThanOrEqual(height)
+      const light = await axe(page, `${name}, light`)
+      await page.emulateMedia({ colorScheme: 'dark' })
+      expect(await axe(page, `${name}, dark`), 'the theme follows the system while the page is open').not.toBe(light)
+      for (const { width, height } of sizes) {
+        await page.setViewportSize({ width, height })
+        const size = await page.evaluate(() => ({
+          wide: document.documentElement.scrollWidth,
+          high: document.documentElement.scrollHeight,
+        }))
+        expect(size.wide, `${name} at ${width}`).toBeLessThanOrEqual(width)
+        if (name.startsWith('bench') && width > 900)
+          expect(size.high, `${name} at ${width}`).toBeLessThanOrEqual(height)
+      }
     }
   })
+
+/** Fails with what axe finds; the colour the page is painted in. */
+async function axe(page: Page, name: string): Promise<string> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map((one) => `${name}: ${one.id} ${one.nodes.map((node) => node.target).join(' ')}`)).toEqual([])
+  return page.evaluate(() => getComputedStyle(document.body).backgroundColor)
+}
 
 test('the figure is set in the shipped face, with its ohm sign', async ({ page, world }) => {
   const all = await addresses(world)

@@ -75,17 +75,15 @@ describe('who is at the bench', () => {
   })
 })
 
-test('the light is what the browser prefers, and turns', async () => {
+test('the light is what the system prefers, as that turns, until somebody chooses', async () => {
   const shop = useShop()
-  expect([shop.theme, page.documentElement.dataset['theme']]).toEqual(['light', 'light'])
+  const painted = async () => (await nextTick(), page.documentElement.dataset['theme'])
+  expect([shop.theme, await painted()]).toEqual(['light', 'light'])
+  page.system.dark(true)
+  expect(await painted()).toBe('dark')
   shop.turnTheme()
-  await nextTick()
-  expect(page.documentElement.dataset['theme']).toBe('dark')
+  expect(await painted()).toBe('light')
   shop.turnTheme()
-  await nextTick()
-  expect(shop.theme).toBe('light')
-  globalThis.matchMedia = (() => ({ matches: true })) as never
-  globalThis.localStorage.clear()
-  beginStores()
-  expect(useShop().theme).toBe('dark')
+  page.system.dark(false)
+  expect(await painted()).toBe('dark')
 })

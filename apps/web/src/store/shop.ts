@@ -1,6 +1,6 @@
 import type { Person, ShopSettings, ShopView } from '@sure-spool/contract'
 import { plainUnits, type Instrument } from '@sure-spool/core'
-import { useLocalStorage } from '@vueuse/core'
+import { useLocalStorage, usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { ask } from './api'
@@ -19,7 +19,6 @@ const unset: ShopSettings = {
 
 /** Two tabs may serve two people, in two lights. */
 const own = { listenToStorageChanges: false, writeDefaults: false }
-const preferred = (): 'light' | 'dark' => (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light')
 
 /** The shop as every screen needs it: its habits, its people, its meters, and who is at the bench. */
 export const useShop = defineStore('shop', () => {
@@ -31,7 +30,10 @@ export const useShop = defineStore('shop', () => {
   const numbers = tagNumbers(() => settings.value.tagPrefix)
   const nextTag = computed(() => numbers.next() ?? guessedTag.value)
   const personId = useLocalStorage('spool.person', '', own)
-  const theme = useLocalStorage<'light' | 'dark'>('spool.theme', preferred, own)
+  /** until somebody here has chosen, the system's light is followed, at dusk too */
+  const chosenTheme = useLocalStorage<'light' | 'dark' | ''>('spool.theme', '', own)
+  const dusk = usePreferredDark({ window })
+  const theme = computed(() => chosenTheme.value || (dusk.value ? 'dark' : 'light'))
   const known = ref(false)
 
   const units = computed(() => settings.value.units ?? plainUnits)
@@ -80,7 +82,7 @@ export const useShop = defineStore('shop', () => {
 
   const choosePerson = (id: string): void => void (personId.value = id)
 
-  const turnTheme = (): void => void (theme.value = theme.value === 'light' ? 'dark' : 'light')
+  const turnTheme = (): void => void (chosenTheme.value = theme.value === 'light' ? 'dark' : 'light')
   watch(theme, (name) => (document.documentElement.dataset['theme'] = name), { immediate: true })
 
   return {

@@ -1,8 +1,18 @@
 import { fakeStorage } from './fakeStorage'
 
+/** What a page asks the system: here, whether it is dark. */
+class FakeSystem extends EventTarget {
+  matches = false
+  dark(matches: boolean): void {
+    this.matches = matches
+    this.dispatchEvent(Object.assign(new Event('change'), { matches }))
+  }
+}
+
 /** A target of events that says what a page says of itself. */
 class FakeDocument extends EventTarget {
   visibilityState = 'visible'
+  system = new FakeSystem()
   documentElement = { dataset: {} as Record<string, string> }
   dialog: unknown = null
   querySelector = (selector: string): unknown => (selector.includes('dialog') ? this.dialog : null)
@@ -28,10 +38,12 @@ export function beginBrowser(): FakeDocument {
   Object.assign(globalThis, {
     localStorage: fakeStorage(),
     sessionStorage: fakeStorage(),
-    window: Object.assign(new EventTarget(), { localStorage: globalThis.localStorage }),
+    window: Object.assign(new EventTarget(), {
+      localStorage: globalThis.localStorage,
+      matchMedia: () => document.system,
+    }),
     document,
     HTMLElement: FakeElement,
-    matchMedia: () => ({ matches: false }),
     requestAnimationFrame: (draw: () => void) => setTimeout(draw),
   })
   Object.defineProperty(globalThis, 'navigator', { value: {}, configurable: true })
