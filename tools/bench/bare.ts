@@ -21,12 +21,13 @@ app.post('/save', async (request, response) => {
     [bytes(reading, 0, 1)],
   )
   await connection.query(
-    'REPLACE INTO run_states (run, entry_count, finding, closed, came_back, core, summary, standing) VALUES (?)',
-    [bytes(state, 0)],
+    'REPLACE INTO run_states (run, card, started_at, entry_count, finding, closed, came_back, cured, core, summary, standing) VALUES (?)',
+    [bytes(state, 0, 1)],
   )
-  await connection.query('REPLACE INTO check_states (run, check_id, card, verdict, reason, judged, open) VALUES ?', [
-    checks.map((row) => bytes(row, 0, 2)),
-  ])
+  await connection.query(
+    'REPLACE INTO check_states (run, check_id, verdict, reason, judged, judged_u, open) VALUES ?',
+    [checks.map((row) => bytes(row, 0))],
+  )
   await connection.commit()
   connection.release()
   response.json({ kept: true })

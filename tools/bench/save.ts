@@ -31,10 +31,11 @@ async function standing(): Promise<ReturnType<typeof longRun>> {
 }
 
 const port = await anyPort()
-const bare = spawn('node_modules/.bin/tsx', ['tools/bench/bare.ts'], {
+const bare = spawn(process.execPath, ['--import', 'tsx', 'tools/bench/bare.ts'], {
   stdio: 'inherit',
   env: { ...process.env, PORT: String(port) },
 })
+process.on('exit', () => bare.kill())
 for (let tries = 0; tries < 100; tries++) {
   const up = await fetch(`http://127.0.0.1:${port}/`).then(
     () => true,
@@ -60,14 +61,14 @@ const rows = (text: string) => {
       moment,
     ],
     reading: [id, otherRun, 'low', 'value', text, 322, null, null, 'm2'],
-    state: [otherRun, 61, 'undecided', 0, 0, '0.1.0', summary, '{}'],
+    state: [otherRun, otherRun, moment, 61, 'undecided', 0, 0, 0, '0.1.0', summary, '{}'],
     checks: ['look', 'low', 'high', 'series', 'trigger', 'frame', 'flex'].map((check) => [
       otherRun,
       check,
-      otherRun,
       'within',
       null,
       322,
+      0.9,
       0,
     ]),
   }
@@ -85,7 +86,6 @@ for (let run = 0; run < 45; run++) {
   times.mine.push(...some.mine)
   times.baseline.push(...some.baseline)
 }
-bare.kill()
 const mine = spread(times.mine)
 const base = spread(times.baseline)
 tell(
@@ -95,3 +95,4 @@ tell(
   mine.p99 / base.p99,
   '1.5 ×',
 )
+process.exit()

@@ -2,7 +2,12 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { runState, summarise, type Entry, type Run } from '@sure-spool/core'
 import request from 'supertest'
 import { v7 } from 'uuid'
-import { appendEntries } from '../src/repositories/runs'
+import { eq } from 'drizzle-orm'
+import { databaseCode } from '../src/database/codes'
+import { inOneTrip } from '../src/database/connect'
+import { appending } from '../src/repositories/runs'
+import { checkStates, units } from '../src/database/schema'
+import { keepJudged } from '../src/services/keepJudged'
 import { readingsCsv } from '../src/services/readingsCsv'
 import { Script, twinCard, valveCard } from '@sure-spool/core/testing'
 import { begin, entryFor, reading, runOf, type World } from './world'
@@ -27,7 +32,8 @@ describe('a run that the server remembers', () => {
       n: first.n + 1,
       receivedAt: '2026-11-24T15:00:01.000Z',
     }
-    await appendEntries(world.connection.database, [elsewhere])
+    const { database } = world.connection
+    await inOneTrip(database, appending(database, [elsewhere]))
     const last = { ...entryFor(open(), reading('source', '351', 351)), n: first.n + 2 }
     expect((await post([last])).body.count).toBe((await view()).run.entries.length)
     const { run, state } = await view()
@@ -54,6 +60,63 @@ describe('a run that the server remembers', () => {
       expect(kept.body.state).toEqual(JSON.parse(JSON.stringify(summarise(runState(structuredClone(run))))))
     }
     expect((await view()).run.entries).toHaveLength(card.run.entries.length + 4)
+  })
+})
+
+describe('what is sent in one trip', () => {
+  const rowsOf = async () => {
+    const { database } = world.connection
+    const rows = await database.select().from(checkStates).where(eq(checkStates.run, open().id))
+    return rows.sort((a, b) => a.check.localeCompare(b.check))
+  }
+
+  test('leaves of each check what a rebuild makes, though only what changed is written', async () => {
+    for (const [n, value] of [9, 350].entries())
+      await post([{ ...entryFor(open(), reading('source', String(value), value)), n: 600 + n }])
+    const written = await rowsOf()
+    expect(written.length).toBeGreaterThan(2)
+    const { run } = await view()
+    await keepJudged(world.connection.database, runState(structuredClone(run)))
+    expect(await rowsOf()).toEqual(written)
+  })
+
+  test.each([
+    ['a tag', { tag: 'SQ-9438' }],
+    ['words', { words: 'came with a new plug' }],
+    ['a complaint', { complaint: ['no-spark'] }],
+    ['a serial number', { serial: 'T-77' }],
+  ])('a unit that got %s meanwhile is read as it is', async (_, change) => {
+    await view()
+    const { database } = world.connection
+    const { unit } = (await view()).run
+    const [before] = await database.select().from(units).where(eq(units.id, unit.id))
+    await database.update(units).set(change).where(eq(units.id, unit.id))
+    expect((await view()).run.unit).toMatchObject(change)
+    await database
+      .update(units)
+      .set(before ?? {})
+      .where(eq(units.id, unit.id))
+    expect((await view()).run.unit).toEqual(unit)
+  })
+
+  test('the first change that fails ends them, and fails as it would alone', async () => {
+    const { database } = world.connection
+    const entry = (n: number) => ({
+      ...entryFor(open(), reading('source', '350', 350)),
+      n,
+      receivedAt: '2026-11-24T15:00:01.000Z',
+    })
+    const [one, other] = [entry(700), entry(701)]
+    const failing = database.transaction((queries) =>
+      inOneTrip(
+        queries,
+        [one, one, other].flatMap((each) => appending(queries, [each])),
+      ),
+    )
+    expect(databaseCode(await failing.catch((error: unknown) => error))).toBe('ER_DUP_ENTRY')
+    const { run } = await view()
+    expect(run.entries.some(({ id }) => id === one.id || id === other.id)).toBe(false)
+    await expect(inOneTrip(database, [])).resolves.toBeUndefined()
   })
 })
 

@@ -1,4 +1,4 @@
-import { sql } from 'drizzle-orm'
+import { sql, type SQLWrapper } from 'drizzle-orm'
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
 import { createConnection, createPool, type Pool } from 'mysql2/promise'
 import { databaseCode } from './codes'
@@ -8,7 +8,7 @@ import * as schema from './schema'
 
 export type Database = MySql2Database<typeof schema>
 /** The database or a transaction of it: what a repository takes. */
-export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete'>
+export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'execute'>
 
 export interface Connection {
   database: Database
@@ -51,6 +51,16 @@ export function openDatabase(url: string, connectionLimit: number): Connection {
 /** Whether the database answers. @throws the driver's error where it does not */
 export async function ping(database: Database): Promise<void> {
   await database.execute(sql`select 1`)
+}
+
+/** Sends several changes in one round trip, in their order. The first that fails ends them, and fails as it would have alone. */
+export async function inOneTrip(queries: Queries, changes: SQLWrapper[]): Promise<void> {
+  if (changes.length === 0) return
+  const all = sql.join(
+    changes.map((one) => one.getSQL()),
+    sql`; `,
+  )
+  await queries.execute(sql`begin not atomic ${all}; end`)
 }
 
 /** Reads as of one moment, whatever is written meanwhile. */

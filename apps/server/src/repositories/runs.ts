@@ -1,8 +1,9 @@
 import type { Entry, EntryBody, Instrument, Run, RunState } from '@sure-spool/core'
-import { and, asc, desc, eq, gt, lt, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, lt, or, sql, type SQLWrapper } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
 import type { Queries } from '../database/connect'
 import { cardRevisions, entries, readings, runs, runStates, units } from '../database/schema'
+import { stringify } from 'uuid'
 import { readRevision } from './revisions'
 
 export type RunRow = typeof runs.$inferSelect
@@ -18,25 +19,60 @@ export async function readRunRow(queries: Queries, id: string, lock = false): Pr
   return row
 }
 
-/** Runs that somebody works on, as they were judged last. */
-const remembered = new LRUCache<string, { run: Run; state: RunState }>({ max: 100 })
+/** A run that somebody works on, as it was judged last. */
+export interface Held {
+  row: RunRow
+  run: Run
+  /** of the run as it is; none where it was just read */
+  state?: RunState
+}
+const remembered = new LRUCache<string, Held & { state: RunState }>({ max: 100 })
 
-/** Keeps a run as the database now has it. Only one that is committed: its head never changes, and its tape only grows. */
-export function rememberRun(run: Run, state: RunState): void {
-  remembered.set(run.id, { run, state })
+/** Keeps a run as the database now has it. Only one that is committed: its row never changes, and its tape only grows. */
+export function rememberRun(held: Held & { state: RunState }): void {
+  remembered.set(held.run.id, held)
 }
 
-/** What a run as it was read was judged to be, where it is remembered: judging goes on from there. */
-export function judgedBefore(run: Run): RunState | undefined {
-  const known = remembered.get(run.id)
-  return known?.run.entries === run.entries ? known.state : undefined
+/**
+ * A run as it is remembered, where the database has not gone on without it, so that what was judged is not judged again; else as it is read.
+ * @param lock keeps others from adding to its tape until the transaction ends
+ */
+export async function runById(queries: Queries, id: string, lock = false): Promise<Held | undefined> {
+  const known = remembered.get(id)
+  if (known && (await standsAs(queries, known, lock))) return known
+  const row = await readRunRow(queries, id, lock)
+  const run = row && (await readRun(queries, row))
+  return row && run ? { row, run } : undefined
 }
 
-/** The run as remembered, where the database has not gone on without it: judged objects are judged once. */
-function asRemembered(id: string, { count, latest }: { count: number; latest: string | null }): Run | undefined {
-  const run = remembered.get(id)?.run
-  if (run?.entries.length !== count) return undefined
-  return latest === null || run.entries.some((entry) => entry.id === latest) ? run : undefined
+/** Whether a run's tape and its unit are as they are remembered; the run is locked in the same trip, for every reading asks it. */
+async function standsAs(queries: Queries, { run }: Held, lock: boolean): Promise<boolean> {
+  const { unit } = run
+  const tape = sql`from ${entries} where ${eq(entries.run, run.id)}`
+  const [answers] = await queries.execute(sql`begin not atomic
+    select ${runs.id} from ${runs} where ${eq(runs.id, run.id)} ${sql.raw(lock ? 'for update' : '')};
+    select tag, serial, variant, items, complaint, words, (select count(*) ${tape}) as count, (select max(id) ${tape}) as latest
+      from ${units} where ${eq(units.id, unit.id)}; end`)
+  const [, [head] = []] = answers as unknown as [unknown, HeadRow[]]
+  if (head === undefined || run.entries.length !== head.count) return false
+  const latest = head.latest && stringify(head.latest)
+  const stands = [unit.tag, unit.serial ?? null, unit.variant ?? null, unit.items ?? null, unit.words]
+  return (
+    (latest === null || run.entries.some((entry) => entry.id === latest)) &&
+    [head.tag, head.serial, head.variant, head.items, head.words].every((one, i) => one === stands[i]) &&
+    head.complaint === JSON.stringify(unit.complaint)
+  )
+}
+
+interface HeadRow {
+  tag: string
+  serial: string | null
+  variant: string | null
+  items: number | null
+  complaint: string
+  words: string
+  count: number
+  latest: Buffer | null
 }
 
 export async function entriesOf(queries: Queries, run: string): Promise<Entry[]> {
@@ -52,14 +88,14 @@ const asEntry = ({ body, kind: _kind, seat: _seat, seal: _seal, ...head }: typeo
 /** What proves an entry: the seat it was made in, and the seal made with that seat's key. */
 export type Proof = { seat: string; mac: string }
 
-/** Adds entries to the tape with their readings' figures as columns. */
-export async function appendEntries(
+/** What adds entries to the tape, with their readings' figures as columns. */
+export function appending(
   queries: Queries,
   added: (Entry & { receivedAt: string })[],
   proofs: ReadonlyMap<string, Proof> = new Map(),
-): Promise<void> {
-  if (added.length === 0) return
-  await queries.insert(entries).values(
+): SQLWrapper[] {
+  if (added.length === 0) return []
+  const onTape = queries.insert(entries).values(
     added.map(({ id, run, n, at, by, receivedAt, ...body }) => ({
       id,
       run,
@@ -78,28 +114,19 @@ export async function appendEntries(
     const { kind, text, value = null, low = null, high = null, instrument = null } = entry.reading
     return [{ entry: entry.id, run: entry.run, check: entry.check, kind, text, value, low, high, instrument }]
   })
-  if (rows.length > 0) await queries.insert(readings).values(rows)
+  return rows.length > 0 ? [onTape, queries.insert(readings).values(rows)] : [onTape]
 }
 
 /** A run as a document, with its card and all its entries. */
 export async function readRun(queries: Queries, row: RunRow): Promise<Run | undefined> {
   const [head] = await queries
-    .select({
-      unit: units,
-      hash: cardRevisions.hash,
-      count: sql<number>`(select count(*) from ${entries} where ${eq(entries.run, row.id)})`.mapWith(Number),
-      latest: sql<string | null>`(select max(${entries.id}) from ${entries} where ${eq(entries.run, row.id)})`.mapWith(
-        entries.id,
-      ),
-    })
+    .select({ unit: units, hash: cardRevisions.hash })
     .from(units)
     .innerJoin(cardRevisions, and(eq(cardRevisions.card, row.card), eq(cardRevisions.revision, row.revision)))
     .where(eq(units.id, row.unit))
   if (!head) return undefined
   const { unit } = head
   const card = await readRevision(queries, row.card, row.revision, head.hash)
-  const before = asRemembered(row.id, head)
-  const tape = before?.entries ?? (await entriesOf(queries, row.id))
   if (!card) return undefined
   return {
     format: 'sure-spool/run',
@@ -117,11 +144,11 @@ export async function readRun(queries: Queries, row: RunRow): Promise<Run | unde
     },
     card,
     rule: row.rule as Run['rule'],
-    instruments: before?.instruments ?? (row.instruments as Instrument[]),
+    instruments: row.instruments as Instrument[],
     startedAt: row.startedAt,
-    ...(row.limits === null ? {} : { limits: before?.limits ?? row.limits }),
-    ...(row.compare === null ? {} : { compare: before?.compare ?? row.compare }),
-    entries: tape,
+    ...(row.limits === null ? {} : { limits: row.limits }),
+    ...(row.compare === null ? {} : { compare: row.compare }),
+    entries: await entriesOf(queries, row.id),
   }
 }
 

@@ -1,11 +1,19 @@
 import type { Standing } from '@sure-spool/contract'
 import { entriesThatStand, summarise, type RunState, type Summary } from '@sure-spool/core'
-import { sql } from 'drizzle-orm'
+import { getTableColumns, sql, type SQL, type SQLWrapper } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
 import { checkStates, runStates } from '../database/schema'
 
-/** Keeps what core computed of a run, for lists and searches, in place of what was kept before. */
-export async function keepState(queries: Queries, state: RunState, standing: Standing): Promise<Summary> {
+/**
+ * What keeps, for lists and searches, what core computed of a run, in place of what was kept before.
+ * @param before what of this run stands there already, where that is known: of its checks only those that changed are written
+ */
+export function keepingState(
+  queries: Queries,
+  state: RunState,
+  standing: Standing,
+  before?: RunState,
+): { summary: Summary; changes: SQLWrapper[] } {
   const { run } = state
   const summary = summarise(state)
   const row = {
@@ -21,11 +29,29 @@ export async function keepState(queries: Queries, state: RunState, standing: Sta
     summary,
     standing,
   }
-  await queries
+  const whole = queries
     .insert(runStates)
     .values({ run: run.id, ...row })
-    .onDuplicateKeyUpdate({ set: row })
-  const rows = state.checks.map(({ check, verdict, reason, points }) => {
+    .onDuplicateKeyUpdate({ set: inserted(runStates, row) })
+  const stand = new Set(before && checkRows(before).map((one) => JSON.stringify(one)))
+  const rows = checkRows(state).filter((one) => !stand.has(JSON.stringify(one)))
+  if (rows.length === 0) return { summary, changes: [whole] }
+  const { run: _run, check: _check, ...rest } = rows[0] ?? {}
+  const byCheck = queries
+    .insert(checkStates)
+    .values(rows)
+    .onDuplicateKeyUpdate({ set: inserted(checkStates, rest) })
+  return { summary, changes: [whole, byCheck] }
+}
+
+/** Each column of a row that is there already, as it was to be inserted: nothing is sent twice. */
+const inserted = (table: typeof runStates | typeof checkStates, row: object): Record<string, SQL> => {
+  const columns: Record<string, { name: string }> = getTableColumns(table)
+  return Object.fromEntries(Object.keys(row).map((key) => [key, sql.raw(`values(${columns[key]?.name})`)]))
+}
+
+const checkRows = ({ run, checks }: RunState): (typeof checkStates.$inferInsert)[] =>
+  checks.map(({ check, verdict, reason, points }) => {
     const worst = points.find((point) => point.verdict === verdict)?.evaluation
     return {
       run: run.id,
@@ -37,21 +63,6 @@ export async function keepState(queries: Queries, state: RunState, standing: Sta
       open: worst?.reason === 'open-circuit' || worst?.reason === 'open-as-expected',
     }
   })
-  if (rows.length > 0)
-    await queries
-      .insert(checkStates)
-      .values(rows)
-      .onDuplicateKeyUpdate({
-        set: {
-          verdict: sql`values(verdict)`,
-          reason: sql`values(reason)`,
-          judged: sql`values(judged)`,
-          judgedU: sql`values(judged_u)`,
-          open: sql`values(open)`,
-        },
-      })
-  return summary
-}
 
 /** What became of the unit, as it was said last. */
 const lastOutcome = ({ tape }: RunState): 'ran-well' | 'came-back' | undefined =>

@@ -8,13 +8,13 @@ import {
   type Run,
   type UnitLimit,
 } from '@sure-spool/core'
-import type { Queries } from '../database/connect'
+import { inOneTrip, type Queries } from '../database/connect'
 import { keepFinding } from '../repositories/findings'
-import { appendEntries, insertRun, readRun, readRunRow } from '../repositories/runs'
+import { appending, insertRun, readRun, readRunRow } from '../repositories/runs'
 import { moveUnit, readUnit } from '../repositories/units'
 import { accept } from './accept'
 import { conflict, missing } from './importProblems'
-import { keepJudged } from './keepJudged'
+import { keepingJudged } from './keepJudged'
 
 /**
  * Takes one run of a shop's file in, by the rules of the bench, and judges it.
@@ -56,9 +56,8 @@ export async function importRun(
   const empty = await readRun(queries, row)
   if (!empty) throw missing(`${path}.card`, 'a card revision')
   const added = accepted(empty, source.entries as Entry[], people, path)
-  await appendEntries(queries, added)
   const state = runState({ ...empty, entries: added })
-  await keepJudged(queries, state)
+  await inOneTrip(queries, [...appending(queries, added), ...keepingJudged(queries, state).changes])
   for (const entry of added)
     if (entry.kind === 'decision' && entry.what !== 'more-tests') await keepFinding(queries, state, entry)
   await moveUnit(queries, unit.id, unit.place, unit.blockedBy ?? null, row.id)

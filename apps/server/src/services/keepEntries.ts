@@ -1,15 +1,15 @@
 import type { Access, Kept } from '@sure-spool/contract'
 import { isClosed, runState, type Entry, type Run } from '@sure-spool/core'
-import { inTransaction, type Database, type Queries } from '../database/connect'
+import { inOneTrip, inTransaction, type Database, type Queries } from '../database/connect'
 import { notFound, ProblemError } from '../http/problem'
 import { note } from '../repositories/audit'
 import { countedRun, recount } from '../repositories/cardTallies'
 import { allPeople } from '../repositories/people'
-import { appendEntries, judgedBefore, readRun, readRunRow, rememberRun, type Proof } from '../repositories/runs'
+import { appending, rememberRun, runById, type Proof } from '../repositories/runs'
 import { keepFinding } from '../repositories/findings'
 import { moveUnit } from '../repositories/units'
 import { accept, sameEntry } from './accept'
-import { keepJudged } from './keepJudged'
+import { keepingJudged } from './keepJudged'
 
 /**
  * Puts entries on a run's tape, all or none, and judges the run again. The same entry again is the same entry, once.
@@ -24,10 +24,10 @@ export async function keepEntries(
   now: string,
   proofs?: ReadonlyMap<string, Proof>,
 ): Promise<Kept> {
-  const { grown, state, kept } = await inTransaction(database, async (queries) => {
-    const row = await readRunRow(queries, runId, true)
-    const run = row && (await readRun(queries, row))
-    if (!row || !run) throw notFound('This run')
+  const { held, kept } = await inTransaction(database, async (queries) => {
+    const held = await runById(queries, runId, true)
+    if (!held) throw notFound('This run')
+    const { row, run } = held
     const fresh = withoutRepeats(run.entries, sent)
     const added = fresh.map((entry) => ({ ...entry, receivedAt: now }))
     const people = await knownPeople(queries, run, row.startedBy, fresh)
@@ -35,9 +35,9 @@ export async function keepEntries(
     // a run counts for its card while a decision stands
     const decided = grown.entries.some(({ kind }) => kind === 'decision')
     const before = decided ? await countedRun(queries, runId, row.unit) : {}
-    const appended = appendEntries(queries, added, proofs)
-    const state = runState(grown, judgedBefore(run))
-    const [summary] = await Promise.all([keepJudged(queries, state), appended])
+    const state = runState(grown, held.state)
+    const { summary, changes } = keepingJudged(queries, state, held.state)
+    await inOneTrip(queries, [...appending(queries, added, proofs), ...changes])
     if (decided) await recount(queries, row.card, before, await countedRun(queries, runId, row.unit))
     for (const entry of added)
       if (entry.kind === 'decision') {
@@ -60,9 +60,9 @@ export async function keepEntries(
       count: grown.entries.length,
       state: summary,
     }
-    return { grown, state, kept }
+    return { held: { row, run: grown, state }, kept }
   })
-  rememberRun(grown, state)
+  rememberRun(held)
   return kept
 }
 

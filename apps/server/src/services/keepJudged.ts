@@ -1,8 +1,15 @@
 import { type RunState, type Summary } from '@sure-spool/core'
-import type { Queries } from '../database/connect'
-import { keepState } from '../repositories/states'
+import { inOneTrip, type Queries } from '../database/connect'
+import { keepingState } from '../repositories/states'
 import { queueStanding } from './queueStanding'
 
-/** Keeps what core made of a run, for lists and searches, with where it stands for the queue. */
-export const keepJudged = (queries: Queries, state: RunState): Promise<Summary> =>
-  keepState(queries, state, queueStanding(state))
+/** What keeps what core made of a run, for lists and searches, with where it stands for the queue. */
+export const keepingJudged = (queries: Queries, state: RunState, before?: RunState): ReturnType<typeof keepingState> =>
+  keepingState(queries, state, queueStanding(state), before)
+
+/** Keeps it by itself. */
+export async function keepJudged(queries: Queries, state: RunState): Promise<Summary> {
+  const { summary, changes } = keepingJudged(queries, state)
+  await inOneTrip(queries, changes)
+  return summary
+}

@@ -7,7 +7,7 @@ import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound, ProblemError } from '../http/problem'
 import { countUnit } from '../repositories/cardTallies'
 import { readRevision } from '../repositories/revisions'
-import { insertRun, readRun, readRunRow } from '../repositories/runs'
+import { insertRun, readRun, readRunRow, runById } from '../repositories/runs'
 import { note } from '../repositories/audit'
 import { allInstruments, readSettings } from '../repositories/shop'
 import { allowed } from './access'
@@ -162,8 +162,8 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
 
 /** A run as a document with its verdicts. */
 export async function viewRun(queries: Queries, id: string): Promise<{ run: Run; view: RunView }> {
-  const row = await readRunRow(queries, id)
-  const run = row && (await readRun(queries, row))
-  if (!run) throw notFound('This run')
-  return { run, view: { run, state: summarise(runState(run)) } }
+  const held = await runById(queries, id)
+  if (!held) throw notFound('This run')
+  const { run, state = runState(run) } = held
+  return { run, view: { run, state: summarise(state) } }
 }

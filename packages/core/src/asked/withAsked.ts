@@ -1,4 +1,4 @@
-import { onceFor, type Card, type Check, type Entry, type Run, type Terminal } from '../document'
+import { alongTape, onceFor, type Card, type Check, type Entry, type Run, type Terminal } from '../document'
 import { takenBackIn } from '../judgement'
 import { impliedTwins, referencesTaken } from './references'
 import { isTold, withTold } from './toldOnSketch'
@@ -16,7 +16,7 @@ const cardsWith = onceFor((_card: Card) => new Map<string, Card>())
  * withAsked(scenes.low().run) === scenes.low().run // false
  */
 export function withAsked(run: Run): Run {
-  if (!run.entries.some(({ kind }) => adds.has(kind))) return run
+  if (!addsTo(run.entries).any) return run
   const takenBack = takenBackIn(run.entries)
   const stand = run.entries.filter(({ id }) => !takenBack.has(id))
   const points = stand.flatMap((entry) => (entry.kind === 'point' ? [entry.terminal] : []))
@@ -40,6 +40,10 @@ export function withAsked(run: Run): Run {
 }
 
 const adds: ReadonlySet<Entry['kind']> = new Set(['ask', 'point', 'compare'])
+const addsTo = alongTape(
+  () => ({ any: false }),
+  (told, { kind }) => void (told.any ||= adds.has(kind)),
+)
 const pointsOf = ({ at }: Check): string[] => ('pair' in at ? at.pair : [])
 
 /**

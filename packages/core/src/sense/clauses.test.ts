@@ -194,9 +194,9 @@ holdClauses([
     {
       'no figure': noFigure,
       'no meter named': but({ instrument: undefined as never }),
-      'one meter': (moment) => ({ ...moment, evaluation: { ...moment.evaluation, instrument: fourWireMeter } }),
+      'one meter': () => on(twinCard(), fourWireMeter).read('low', '318').read('low', '345'),
       'within what both could be off by': but(({ net = 0 }) => ({ netU: net })),
-      'nothing earlier': (moment) => ({ ...moment, earlier: [], again: [] }),
+      'nothing earlier': (moment) => ({ ...moment, earlier: [], again: [], onOthers: [] }),
     },
   ],
   [
@@ -205,9 +205,10 @@ holdClauses([
     {
       'within a per cent and three counts': but({ taken: 321 }),
       'a prefix that slipped': but({ taken: 318_000 }),
-      'another meter': but({ instrument: knobMeter }),
+      'another meter': () =>
+        on(twinCard(), fourWireMeter, knobMeter).read('low', '318').read('low', '330', { instrument: 'k3' }),
       'no figure': noFigure,
-      'nothing earlier': (moment) => ({ ...moment, earlier: [], again: [] }),
+      'nothing earlier': (moment) => ({ ...moment, earlier: [], again: [], onOthers: [] }),
       'leads of 0.24 Ω that a zero took off in between': () =>
         atRoom(coarseCard()).read('ignition', '1.46').put(keyed('0.24')).again('ignition', '1.22'),
     },

@@ -26,10 +26,10 @@ const shownBy = onceFor(({ text }: EntryOf<'lead-check'>) => parseReading({ text
 /** Two meters on one point apart by more than both their expanded uncertainties. */
 export const metersDisagree: ReadingRule = {
   id: 'meters-disagree',
-  test: ({ evaluation, again }) => {
+  test: ({ evaluation, onOthers }) => {
     const { net, netU = 0, instrument } = evaluation
     if (net === undefined || !instrument) return null
-    const other = again.findLast((one) => one.instrument && one.instrument !== instrument && one.net !== undefined)
+    const other = onOthers.findLast((one) => one.instrument && one.net !== undefined)
     if (other?.net === undefined || !above(Math.abs(net - other.net), 2 * netU + 2 * (other.netU ?? 0))) return null
     return { severity: 'warn', params: { value: net, other: other.net, meter: other.instrument?.name ?? '' } }
   },
@@ -39,15 +39,13 @@ export const metersDisagree: ReadingRule = {
 export const metersOpenAndNot: ReadingRule = {
   id: 'tests-disagree',
   about: inOhms,
-  test: ({ bench, evaluation, again }) => {
+  test: ({ bench, evaluation, onOthers }) => {
     // as the tape then stood: what is retaken later settles it then
     const isGone = (id: string) => {
       const gone = bench.tape.gone.get(id)
       return gone !== undefined && (gone.how !== 'retaken' || gone.by.n < evaluation.entry.n)
     }
-    const other = again.findLast(
-      (one) => one.instrument !== evaluation.instrument && !isGone(one.entry.id) && contradicts(one, evaluation),
-    )
+    const other = onOthers.findLast((one) => !isGone(one.entry.id) && contradicts(one, evaluation))
     if (!other) return null
     return {
       severity: 'stop',

@@ -15,7 +15,7 @@ const rank = { stop: 0, warn: 1, note: 2 } as const
 /**
  * Every rule that fires at a moment, in table order.
  * @example
- * fired({ bench: scenes.sound().bench, evaluation: scenes.sound().of('low'), before: [], standing: scenes.sound().standing, relations: [], earlier: [], again: [] }).length
+ * fired({ bench: scenes.sound().bench, evaluation: scenes.sound().of('low'), before: [], standing: scenes.sound().standing, relations: [], earlier: [], again: [], onOthers: [] }).length
  * // 0
  */
 export function fired(moment: Moment, rules: ReadingRule[] = readingRules): Fired[] {

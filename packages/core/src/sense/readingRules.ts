@@ -88,9 +88,11 @@ export const repeatsApart: ReadingRule = {
     if (mine === undefined || evaluation.quantity === undefined) return null
     for (const other of again) {
       const theirs = sizeOf(moment, other)
-      if (theirs === undefined || other.instrument !== evaluation.instrument) continue
-      const allowed =
-        0.01 * Math.max(Math.abs(mine), Math.abs(theirs)) + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
+      if (theirs === undefined) continue
+      const share = 0.01 * Math.max(Math.abs(mine), Math.abs(theirs))
+      // what most are, told first: a long tape asks it of all that was read there
+      if (Math.abs(mine - theirs) <= share) continue
+      const allowed = share + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
       if (!above(Math.abs(mine - theirs), allowed)) continue
       if ([1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))) continue
       if (!isolatedAlike(moment.bench.tape, other.entry.n, evaluation.entry.n)) continue

@@ -28,8 +28,9 @@ export interface Moment {
   relations: RelationState[]
   /** every reading before this one, standing or not, in tape order */
   earlier: Evaluation[]
-  /** those of them at this reading's point and stage, neither mistyped nor taken back */
+  /** those of them at this reading's point and stage, neither mistyped nor taken back: on the same meter, and on others */
   again: Evaluation[]
+  onOthers: Evaluation[]
 }
 
 export interface ReadingRule {

@@ -3,6 +3,7 @@ import { judgeRelation, wasRead, type Bench, type Evaluation } from '../judgemen
 import { highSupply } from './drivingRules'
 import { fired, severest, type Fired } from './fired'
 import { beyondOverride, readingRules, sumRemarks } from './rules'
+import { ReadThere } from './readThere'
 import type { Moment, ReadingRule, Remark, RemarkId } from './rule'
 
 /** A remark as it was given on the tape, and what became of it. */
@@ -81,7 +82,7 @@ class Watcher {
   private standing: Evaluation[] = []
   private earlier: Evaluation[] = []
   /** what was read at each point and stage */
-  private atPoint = new Map<string, Evaluation[]>()
+  private there = new ReadThere()
   private given = new Set<string>()
   private settings = new Map<string, Firing>()
   /** remarks on a sum that nothing has answered */
@@ -102,7 +103,7 @@ class Watcher {
     other.waiting = [...this.waiting]
     other.standing = this.standing
     other.earlier = [...this.earlier]
-    other.atPoint = new Map(this.atPoint)
+    other.there = this.there.copy()
     other.given = new Set(this.given)
     other.settings = new Map([...this.settings].map(([key, one]) => [key, copies.get(one) ?? one]))
     other.openSums = new Set([...this.openSums].map((one) => copies.get(one) ?? one))
@@ -205,12 +206,8 @@ class Watcher {
     const fresh = fired(moment).filter((one) => !this.given.has(onceOf(moment, one)))
     for (const one of severest(fresh)) this.give(moment, one)
     this.earlier.push(evaluation)
-    if (!wasRead(this.bench.tape, evaluation)) return
-    const point = this.pointOf(evaluation)
-    this.atPoint.set(point, [...(this.atPoint.get(point) ?? []), evaluation])
+    if (wasRead(this.bench.tape, evaluation)) this.there.add(this.bench.tape, evaluation)
   }
-
-  private pointOf = ({ point, entry }: Evaluation): string => `${point}|${this.bench.tape.stageOf.get(entry.id) ?? 0}`
 
   private momentOf(evaluation: Evaluation, before = this.standing): Moment {
     const known = new Map<string, Evaluation[]>()
@@ -224,9 +221,15 @@ class Watcher {
     const counting = (check: string) =>
       held.size === 0 ? standing(check) : standing(check).filter((one) => !held.has(one.entry.id))
     const relations = joining.map((relation) => judgeRelation(bench, relation, counting))
-    const there = this.atPoint.get(this.pointOf(evaluation)) ?? []
-    const again = there.includes(evaluation) ? there.filter((one) => one !== evaluation) : there
-    return { bench, evaluation, before, standing, earlier, again, relations }
+    return {
+      bench,
+      evaluation,
+      before,
+      standing,
+      earlier,
+      relations,
+      ...this.there.beside(bench.tape, evaluation),
+    }
   }
 
   private give(moment: Moment, { rule, remark, also }: Fired): void {

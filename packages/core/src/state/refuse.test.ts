@@ -84,6 +84,17 @@ describe('the clock', () => {
     expect(refusal(lowRead(), { at: at(-60_001), by: other })?.sentence).toContain('the run began')
   })
 
+  test('of all in front the latest binds, wherever it stands; one put between is held against what is in front of it', () => {
+    const script = lowRead()
+    const [first, second, last] = script.run.entries.slice(-3)
+    if (!first || !second || !last) throw new Error('three are wanted')
+    script.run.entries.splice(-3, 3, { ...first, at: at(900_000) }, { ...second, at: at(500_000) }, last)
+    expect(fieldOf(script, { at: at(840_000) })).toBeNull()
+    expect(fieldOf(script, { at: at(839_999) })).toBe('at')
+    expect(fieldOf(script, { at: at(300_000), n: first.n })).toBeNull()
+    expect(fieldOf(script, { at: at(839_999), n: second.n })).toBe('at')
+  })
+
   test('is held against what stands in front of it, not behind', () => {
     expect(fieldOf(lowRead(), { at: at(0), n: 1 })).toBeNull()
     expect(refusal(lowRead(), { at: at(0), by: person })?.sentence).toContain('the entry in front of it')

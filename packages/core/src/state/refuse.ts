@@ -1,5 +1,5 @@
 import { isAsked, isAskedKind, isPointMade, isTold, asThisUnit, trialIn } from '../asked'
-import { nodesOf, type Check, type Entry, type EntryOf, type Reading, type Run } from '../document'
+import { alongTape, nodesOf, type Check, type Entry, type EntryOf, type Reading, type Run } from '../document'
 import { prepareCard, quantityOf } from '../judgement'
 import { textMismatch } from '../quantity'
 import { planSteps } from '../plan'
@@ -50,16 +50,36 @@ const undoesWhatFollowed = (run: Run, entry: Entry): boolean =>
 
 const refused = (field: string, sentence: string): Refusal => ({ kind: 'refused', field, sentence })
 
+/** Of each person the latest time on the tape, and the last place. */
+const clocksOf = alongTape(
+  () => new Map<string, { at: string; n: number }>(),
+  (clocks, { by, at, n }) => {
+    const known = clocks.get(by)
+    if (!known) clocks.set(by, { at, n })
+    else {
+      if (isBefore(known.at, at)) known.at = at
+      known.n = Math.max(known.n, n)
+    }
+  },
+)
+
 function clockBackwards(run: Run, entry: Entry): Refusal | null {
-  let earliest = run.startedAt
-  let before = `the run began (${earliest})`
-  for (const one of run.entries) {
-    if (one.by !== entry.by || one.n >= entry.n || isBefore(one.at, earliest)) continue
-    earliest = one.at
-    before = `the entry in front of it (${earliest})`
-  }
-  if (Date.parse(entry.at) >= Date.parse(earliest) - clockSlack) return null
-  return refused('at', `is before ${before}; the clock ran backwards, set it right and enter this again`)
+  const earliest = latestInFront(run, entry)
+  const began = earliest === undefined || isBefore(earliest, run.startedAt)
+  const least = began ? run.startedAt : earliest
+  if (Date.parse(entry.at) >= Date.parse(least) - clockSlack) return null
+  const before = began ? 'the run began' : 'the entry in front of it'
+  return refused('at', `is before ${before} (${least}); the clock ran backwards, set it right and enter this again`)
+}
+
+/** The latest time of this person's in front of an entry. One that comes behind all of them, as nearly every one does, looks at none. */
+function latestInFront({ entries }: Run, { by, n }: Entry): string | undefined {
+  const known = clocksOf(entries).get(by)
+  if (!known || known.n < n) return known?.at
+  let latest: string | undefined
+  for (const one of entries)
+    if (one.by === by && one.n < n && (latest === undefined || isBefore(latest, one.at))) latest = one.at
+  return latest
 }
 
 /** Of two UTC times. Written alike they are in the order of their text, which a long tape asks for thousands of times. */

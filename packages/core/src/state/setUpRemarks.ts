@@ -12,7 +12,7 @@ export function setUpRemarks(state: RunState, question: NextReading): Remark[] {
   const next = nextReading(state, question)
   if (!next) return []
   const earlier = [...state.evaluations.values()]
-  const moment = { ...next, before: [], standing: () => [], relations: [], earlier, again: [] }
+  const moment = { ...next, before: [], standing: () => [], relations: [], earlier, again: [], onOthers: [] }
   return fired(moment, setUpRules)
     .filter(({ rule, remark }) => {
       if (state.answeredAhead.includes(remark.id)) return false

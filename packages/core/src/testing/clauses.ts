@@ -13,9 +13,11 @@ export function momentOf(script: Script): Moment {
   if (!evaluation) throw new Error('nothing was read')
   const earlier = scene.all.slice(0, -1)
   const before = earlier.filter((one) => !scene.tape.gone.has(one.entry.id) && one.point !== evaluation.point)
-  const again = samePoint(scene.tape, evaluation, earlier)
+  const there = samePoint(scene.tape, evaluation, earlier)
+  const again = there.filter(({ instrument }) => instrument === evaluation.instrument)
+  const onOthers = there.filter(({ instrument }) => instrument !== evaluation.instrument)
   const { bench, standing, state } = scene
-  return { bench, evaluation, before, standing, earlier, again, relations: state.relations }
+  return { bench, evaluation, before, standing, earlier, again, onOthers, relations: state.relations }
 }
 export type Change = (moment: Moment) => Moment
 /** The same moment with another figure, limit, meter … of its reading. */
