@@ -103,7 +103,8 @@ const situation = computed<BenchSituation>(() => {
   if (question.value) return 'asking'
   if (step.value.kind === 'finding')
     return deciding.value ? 'deciding' : bench.state?.closed && !reopened.value ? 'closed' : 'finding'
-  if (line.value) return 'line'
+  const hasWays = ['temperature', 'leads', 'supply'].includes(step.value.kind)
+  if (line.value) return hasWays ? 'figureLine' : 'line'
   if (holding.value && answers.value) return answers.value.prefix ? 'prefix' : 'held'
   const { kind } = step.value
   return kind === 'reading' || kind === 'look' || kind === 'isolate' || kind === 'answer' ? kind : 'figure'

@@ -13,9 +13,19 @@ import { reasonLine } from '../words/reasons'
 /** What was seen and read, a line each with its ruler; what holds between readings; what was read twice. */
 const props = defineProps<{ state: RunState; lines: FoundLine[] }>()
 const figures = useFigures()
+/** What another meter read stands under the reading that is judged there. */
+const pairedUp = (lines: FoundLine[]) =>
+  lines.flatMap((line) =>
+    line.beside
+      ? []
+      : [line, ...lines.filter(({ beside, evaluation }) => beside && evaluation.point === line.evaluation.point)],
+  )
 const groups = computed(() =>
   lineGroups
-    .map((name) => ({ name, lines: props.lines.filter((line) => line.group === name && line.gone === undefined) }))
+    .map((name) => ({
+      name,
+      lines: pairedUp(props.lines.filter((line) => line.group === name && line.gone === undefined)),
+    }))
     .filter((group) => group.lines.length > 0),
 )
 const retaken = computed(() =>

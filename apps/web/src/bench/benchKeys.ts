@@ -2,6 +2,8 @@ import { stateKeys } from '../keys/statement'
 
 const touching = ['reading', 'held'] as const
 const typed = ['reading', 'held', 'figure'] as const
+/** a line that is open, and one whose figure may be taken in two ways */
+const lines = ['line', 'figureLine'] as const
 const digits = [...typed, 'prefix'] as const
 const free = ['reading', 'held', 'figure', 'look', 'isolate', 'answer'] as const
 /** every step; while the prefix is asked for its letters are the answer */
@@ -12,16 +14,16 @@ const resting = [...steps, ...ends] as const
 /** What the keys do on the bench. On an answer the letters choose it, on a held reading three of them answer the remark. */
 export const benchKeys = stateKeys(
   'The bench',
-  ['absent', ...steps, 'line', 'asking', ...ends, 'deciding'],
+  ['absent', ...steps, ...lines, 'asking', ...ends, 'deciding'],
   {
     open: { keys: [...'0123456789.,-<>~'], label: 'type the figure', cap: '0–9', when: digits },
     over: { keys: ['o', 'O'], cap: 'o', label: 'over range', when: typed },
     beep: { keys: ['y'], label: 'it beeps', when: touching },
     noBeep: { keys: ['u'], label: 'no beep', when: touching },
     pedal: { keys: [' '], label: 'keep what the meter shows', when: steps },
-    keepLine: { keys: ['Enter'], label: 'keep', when: ['line'] },
-    prefix: { keys: ['*'], label: 'step the prefix', when: ['line'], repeats: true },
-    clearLine: { keys: ['Escape'], label: 'clear the line', when: ['line'] },
+    keepLine: { keys: ['Enter'], label: 'keep', when: lines },
+    prefix: { keys: ['*'], label: 'step the prefix', when: lines, repeats: true },
+    clearLine: { keys: ['Escape'], label: 'clear the line', when: lines },
     ohms: { keys: ['o'], label: 'ohm', when: ['prefix'] },
     kilo: { keys: ['k'], label: 'kilo', when: ['prefix'] },
     mega: { keys: ['m'], label: 'mega', when: ['prefix'] },
@@ -35,7 +37,7 @@ export const benchKeys = stateKeys(
     keepLook: { keys: ['Enter'], label: 'keep what was seen', when: ['look'] },
     isolate: { keys: [...'abcd'], label: 'how it is isolated', cap: 'a–d', when: ['isolate'] },
     say: { keys: [...'abcdefgh'], label: 'what it does', cap: 'a–h', when: ['answer'] },
-    pick: { keys: [...'ab'], label: 'how it was taken', cap: 'a b', when: ['figure'] },
+    pick: { keys: [...'ab'], label: 'how it was taken', cap: 'a b', when: ['figure', 'figureLine'] },
     choose: { keys: [...'abcef'], label: 'decide', cap: 'a b c e f', when: ['finding'], settles: true },
     settle: { keys: [...'123'], label: 'go and do it', cap: '1–3', when: ['finding'] },
     winder: { keys: ['r'], label: 'to the winder', when: ends },
@@ -74,7 +76,7 @@ export const benchKeys = stateKeys(
     takeIn: { keys: ['i'], label: 'take in a part', when: resting },
     find: { keys: ['/'], label: 'find a card', when: resting },
   },
-  ['line'],
+  lines,
 )
 
 export type BenchSituation = (typeof benchKeys.situations)[number]

@@ -15,6 +15,8 @@ export interface Choice {
 const neighbours: Partial<Record<Family, string>> = {
   compressor: 'start relay, overload or control',
   'charging-stator': 'regulator or battery lead',
+  'coil-pack': 'its driver or loom',
+  'ignition-coil': 'ignition box or tower lead',
   'ignition-stator': 'ignition box or stop circuit',
   'low-ohm-stator': 'ignition box or regulator',
   pickup: 'control, switch or lead',

@@ -34,3 +34,8 @@ describe('a plug as it is held', () => {
     )
   })
 })
+
+test('what is drawn from outside is told by a word that is no verdict', () => {
+  const posts: Plug = { ...plug, drawnFrom: 'outside' }
+  expect([holdPlug(posts, false, 0).seen, holdPlug(posts, true, 0).seen]).toEqual(['outer side', 'back'])
+})

@@ -11,10 +11,11 @@ export interface HeldPlug {
 }
 
 const clockwise: Side[] = ['top', 'right', 'bottom', 'left']
-const other: Record<Plug['drawnFrom'], string> = {
-  'wire side': 'mating side',
-  'mating side': 'wire side',
-  outside: 'from behind',
+/** the side that is drawn and the one behind it; the bare word "outside" would read as a verdict */
+const sides: Record<Plug['drawnFrom'], [string, string]> = {
+  'wire side': ['wire side', 'mating side'],
+  'mating side': ['mating side', 'wire side'],
+  outside: ['outer side', 'back'],
 }
 
 /**
@@ -31,7 +32,7 @@ export function holdPlug(plug: Plug, flipped: boolean, quarters: number): HeldPl
       return { terminal, gender, column: flipped ? columns - 1 - column : column, row }
     }),
     key: { kind: plug.key.kind, side: flipped ? mirrored(plug.key.side) : plug.key.side },
-    seen: flipped ? other[plug.drawnFrom] : plug.drawnFrom,
+    seen: sides[plug.drawnFrom][flipped ? 1 : 0],
   }
   for (let turn = 0; turn < ((quarters % 4) + 4) % 4; turn++) held = turned(held)
   return held

@@ -49,6 +49,8 @@ export interface FoundLine {
   /** it was taken again, taken back or mistyped */
   gone: 'taken-back' | 'retaken' | 'mistyped' | undefined
   earlierStage: boolean
+  /** another meter or method read the same point surer: that one is judged */
+  beside: boolean
   side: 'high' | 'low' | 'other'
 }
 
@@ -70,6 +72,12 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
       check.points.flatMap((point) => (point.held && point.evaluation ? [point.evaluation.entry.id] : [])),
     ),
   )
+  for (const { severity, answered, holds } of state.remarks)
+    if (severity === 'stop' && !answered) for (const one of holds) held.add(one)
+  const placeOf = ({ point, entry }: Evaluation) => `${point}|${state.tape.stageOf.get(entry.id) ?? 0}`
+  const judgedAt = new Set(
+    [...state.evaluations.values()].flatMap((one) => (standing.has(one.entry.id) ? [placeOf(one)] : [])),
+  )
   const joinedTo = (id: string) => state.prepared.unitGroups.find((group) => group.includes(id)) ?? [id]
   const { card } = state.run
   return [...state.evaluations.values()]
@@ -88,16 +96,19 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
           : isAsked(check.id)
             ? 'asked besides the card'
             : checkLabel(card, check.id)
+      const isUnjudged = !state.tape.gone.has(entry.id) && !standing.has(entry.id)
+      const beside = isUnjudged && judgedAt.has(placeOf(evaluation))
       return {
         key: entry.id,
         group: groupOfLine(check, toFrame),
         points: takenAt(card, evaluation, figures),
         under: takenUnder(card, evaluation, figures),
-        label,
+        label: beside && evaluation.instrument ? `${label}, beside, on ${evaluation.instrument.name}` : label,
         evaluation,
         held: held.has(entry.id),
         gone: state.tape.gone.get(entry.id)?.how,
-        earlierStage: !state.tape.gone.has(entry.id) && !standing.has(entry.id),
+        earlierStage: isUnjudged && !beside,
+        beside,
         side: sideOf(evaluation),
       }
     })

@@ -238,15 +238,10 @@ holdClauses([
   [
     entries.leakOverBreak,
     () => low('2.4M'),
-    { 'a prefix that slipped': () => on(coilOfKilohms).read('coil', '10.62M'), 'no figure': noFigure },
-  ],
-  [
-    readings.groundCeiling,
-    () => on().read('frame', 'OL 1M', { pair: ['O', 'frame'] }),
     {
-      'a high range': but({ bound: 2e6 }),
-      'not to frame': butCheck({ toFrame: false }),
-      'not within': but({ verdict: 'none' }),
+      'a prefix that slipped': () => on(coilOfKilohms).read('coil', '10.62M'),
+      'more than this meter can show': () => low('10.62G'),
+      'no figure': noFigure,
     },
   ],
 ])

@@ -234,8 +234,8 @@ export const leakOverBreak: ReadingRule = {
   test: (moment) => {
     const { evaluation } = moment
     const { net, reason, limit } = evaluation
-    // a prefix that slipped is asked about, not explained
-    if (prefixJump.test(moment)) return null
+    // a prefix that slipped, or a figure that this meter cannot show, is asked about, not explained
+    if (prefixJump.test(moment) || beyondMeter.test(moment)) return null
     if (net === undefined || reason !== 'open-circuit' || (limit?.band.max ?? 0) >= openFrom) return null
     return { severity: 'note', params: { value: net } }
   },

@@ -143,7 +143,7 @@ export function runState(given: Run, before?: RunState, order: WorkOrder = 'test
     roles,
     [...standing.values()].flat(),
   )
-  const progress = progressOf(bench, steps, checks, remarks, finding, closed)
+  const progress = progressOf(bench, steps, checks, remarks, finding, closed, evaluations)
   const holding = remarks.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
   return {
     core: coreVersion,

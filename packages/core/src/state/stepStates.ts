@@ -18,7 +18,7 @@ import type { StepState } from './stepState'
 /**
  * How far each step is, and which one the bench stands at: a held one first, else the one after the hand.
  * @example
- * progressOf(scenes.low().bench, planSteps(scenes.low().prepared), scenes.low().state.checks, [], scenes.low().state.finding, false).current
+ * progressOf(scenes.low().bench, planSteps(scenes.low().prepared), scenes.low().state.checks, [], scenes.low().state.finding, false, scenes.low().state.evaluations).current
  * // 'high'
  */
 export function progressOf(
@@ -28,9 +28,12 @@ export function progressOf(
   firings: Firing[],
   finding: Finding,
   closed: boolean,
+  evaluations: ReadonlyMap<string, Evaluation>,
 ): { steps: StepState[]; current: string; leftOut: string[] } {
-  const states = steps.map((step) => stateOf(bench, step, checks, finding))
+  const read = steps.map((step) => stateOf(bench, step, checks, finding))
   const holding = firings.find((one) => one.severity === 'stop' && !one.answered && one.entry !== undefined)
+  const isHeld = holding && read.some(({ entry }) => entry !== undefined && holding.holds.includes(entry))
+  const states = isHeld ? read : heldBeside(read, checks, evaluations.get(holding?.entry ?? ''))
   const held =
     holding &&
     (states.find(({ entry }) => entry === holding.entry) ??
@@ -39,6 +42,19 @@ export function progressOf(
   if (held) return { steps: states, current: held.step.id, leftOut: [] }
   const { step, leftOut } = nextStep(states, bench.prepared, bench.tape)
   return { steps: states, current: step, leftOut }
+}
+
+/** A held reading beside a surer one of another meter: it waits for its answer at the step it was taken at, though that is done. */
+function heldBeside(states: StepState[], checks: CheckState[], held: Evaluation | undefined): StepState[] {
+  if (!held) return states
+  const { check, entry } = held
+  const points = checks.find((one) => one.check.id === check.id)?.points ?? []
+  return states.map((one) => {
+    const { step } = one
+    if (step.kind !== 'reading' || step.check !== check.id || !isAt(step.point, check, held)) return one
+    const point = points.find(({ evaluation }) => evaluation?.entry.id === one.entry)
+    return point ? { step, status: 'held', entry: entry.id, point: { ...point, evaluation: held, held: true } } : one
+  })
 }
 
 function stateOf(bench: Bench, step: Step, checks: CheckState[], finding: Finding): StepState {

@@ -22,9 +22,11 @@ export const closingRemarks = {
       todo: 'Test them, or say why not.',
     }
   },
-  'static-only': () => ({
+  'static-only': ({ text }) => ({
     what: 'Shorted turns can hide from ohms on this kind of part.',
-    todo: 'Measure output at speed, or swap in a known good one.',
+    todo: text('family').endsWith('stator')
+      ? 'Measure output at speed, or swap in a known good one.'
+      : 'Swap in a known good one.',
   }),
   'flex-the-lead': () => ({
     what: 'The complaint comes and goes, and no lead was flexed.',
