@@ -16,9 +16,9 @@ const figures = useFigures()
 /** What another meter read stands under the reading that is judged there. */
 const pairedUp = (lines: FoundLine[]) =>
   lines.flatMap((line) =>
-    line.beside
+    line.aside
       ? []
-      : [line, ...lines.filter(({ beside, evaluation }) => beside && evaluation.point === line.evaluation.point)],
+      : [line, ...lines.filter(({ aside, evaluation }) => aside && evaluation.point === line.evaluation.point)],
   )
 const groups = computed(() =>
   lineGroups
@@ -71,7 +71,12 @@ const looks = computed(() => [
           >{{ takenParts(line.evaluation, figures).digits
           }}<small>{{ takenParts(line.evaluation, figures).unit }}</small></span
         >
-        <ReadingRuler small v-bind="onRuler(line.evaluation)" :held="line.held" />
+        <ReadingRuler
+          small
+          v-bind="onRuler(line.evaluation)"
+          :unit="takenParts(line.evaluation, figures).unit"
+          :held="line.held"
+        />
       </div>
     </template>
     <div
@@ -109,7 +114,7 @@ const looks = computed(() => [
         ><span class="struck">{{ takenParts(line.evaluation, figures).digits }}</span
         ><small>{{ takenParts(line.evaluation, figures).unit }}</small></span
       >
-      <ReadingRuler small held v-bind="onRuler(line.evaluation)" />
+      <ReadingRuler small held v-bind="onRuler(line.evaluation)" :unit="takenParts(line.evaluation, figures).unit" />
     </div>
   </section>
 </template>

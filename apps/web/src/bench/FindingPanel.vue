@@ -30,7 +30,8 @@ const state = computed(() => bench.state!)
 const title = computed(() => findingTitle(state.value, figures))
 const lines = computed(() =>
   foundLines(state.value, true, figures).filter(
-    (line) => line.gone !== 'taken-back' && line.gone !== 'mistyped' && !line.earlierStage,
+    (line) =>
+      line.gone !== 'taken-back' && line.gone !== 'mistyped' && line.aside !== 'earlier' && line.aside !== 'again',
   ),
 )
 const choices = computed(() => choicesFor(state.value, shop.settings.rewindHabit))
@@ -42,7 +43,7 @@ const reason = ref('')
 const count = (verdict: string) =>
   new Set(
     lines.value
-      .filter((line) => line.gone === undefined && !line.beside && line.evaluation.verdict === verdict)
+      .filter((line) => line.gone === undefined && line.aside === undefined && line.evaluation.verdict === verdict)
       .map(({ key, evaluation }) => (evaluation.whole ? evaluation.check.id : key)),
   ).size
 const decision = computed(() =>

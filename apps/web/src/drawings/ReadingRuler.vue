@@ -22,6 +22,8 @@ const props = withDefaults(
     ticks?: { value: number; label: string }[]
     aim?: { value: number; label: string }
     small?: boolean
+    /** the unit that stands with the reading beside a small ruler: a limit in another says its own */
+    unit?: string
     /** it moved while it was held: from here to there, and how often it fell to no reading */
     moved?: { low: number; high?: number | undefined; drops?: number | undefined }
   }>(),
@@ -34,10 +36,16 @@ const middle = computed(() => (props.small ? 16 : 44))
 const half = computed(() => (props.small ? 6 : 9))
 const labelSize = 15
 
-const labels = computed(() => ({ min: labelOf(props.min), max: labelOf(props.max) }))
-/** in the wide ruler the unit stands along the axis, so that the limits need only their figures */
-const labelOf = (value: number | undefined) =>
-  value === undefined ? '' : (figures.bound(value, props.quantity).split('\u2009')[0] ?? '')
+const partsOf = (value: number | undefined) =>
+  value === undefined ? ['', ''] : figures.bound(value, props.quantity).split('\u2009')
+const labels = computed(() => ({ min: labelOf('min', 'max'), max: labelOf('max', 'min') }))
+/** in the wide ruler the unit stands along the axis; in a small one two limits of one unit say it once, where there is room */
+function labelOf(end: 'min' | 'max', other: 'min' | 'max'): string {
+  const [digits = '', unit = ''] = partsOf(props[end])
+  const isSaid = props.unit === undefined || unit === '' || unit === props.unit
+  const saidThere = unit === partsOf(props[other])[1] && (past.value[end] || (end === 'min' && !past.value.max))
+  return isSaid || saidThere ? digits : `${digits} ${unit}`
+}
 const roomOf = (text: string) => (text === '' ? 0 : textWidth(text, labelSize, 'JetBrains Mono') + 10)
 
 /** which limit the reading is past: on a small ruler its figure then stands on the inside, out of the reading's way */

@@ -91,9 +91,11 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
           <strong>{{
             line.gone
               ? goneWords[line.gone]
-              : line.earlierStage
+              : line.aside === 'earlier'
                 ? 'before the repair'
-                : verdictWords[line.evaluation.verdict]
+                : line.aside === 'again'
+                  ? 'read again'
+                  : verdictWords[line.evaluation.verdict]
           }}</strong><br />{{ line.gone ? (line.evaluation.entry.reading.reason ?? '') : line.held ? 'held' : '' }}
         </td>
       </tr>

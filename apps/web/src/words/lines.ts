@@ -17,8 +17,8 @@ const working = new Set<CheckKind>(['ac-output', 'dc-output', 'current', 'lamp',
 
 /** What is read while it works is not a matter of its windings, even where it is read to frame. */
 const isBent = ({ conditions }: Pick<Check, 'conditions'>): boolean => conditions?.state?.includes('flexed') ?? false
-const groupOfLine = ({ kind, conditions }: Pick<Check, 'kind' | 'conditions'>, toFrame: boolean): LineGroup =>
-  working.has(kind) ? (conditions?.rpm === undefined ? 'At work' : 'At speed') : toFrame ? 'Ground' : 'Windings'
+const groupOfLine = ({ kind, conditions }: Pick<Check, 'kind' | 'conditions'>, isGround: boolean): LineGroup =>
+  working.has(kind) ? (conditions?.rpm === undefined ? 'At work' : 'At speed') : isGround ? 'Ground' : 'Windings'
 
 /** What a reading did while it was held; undefined where it stood still. */
 export const movedIn = ({ kind, low, high, drops }: Reading) =>
@@ -48,9 +48,8 @@ export interface FoundLine {
   held: boolean
   /** it was taken again, taken back or mistyped */
   gone: 'taken-back' | 'retaken' | 'mistyped' | undefined
-  earlierStage: boolean
-  /** another meter or method read the same point surer: that one is judged */
-  beside: boolean
+  /** why it is not the one that is judged at its point: of a part that was worked on since, read surer by another meter, or read again there */
+  aside: 'earlier' | 'beside' | 'again' | undefined
   side: 'high' | 'low' | 'other'
 }
 
@@ -75,16 +74,24 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
   for (const { severity, answered, holds } of state.remarks)
     if (severity === 'stop' && !answered) for (const one of holds) held.add(one)
   const placeOf = ({ point, entry }: Evaluation) => `${point}|${state.tape.stageOf.get(entry.id) ?? 0}`
-  const judgedAt = new Set(
-    [...state.evaluations.values()].flatMap((one) => (standing.has(one.entry.id) ? [placeOf(one)] : [])),
+  const judgedAt = new Map(
+    [...state.evaluations.values()].flatMap((one) => (standing.has(one.entry.id) ? [[placeOf(one), one]] : [])),
   )
+  function asideOf(one: Evaluation): FoundLine['aside'] {
+    if (state.tape.gone.has(one.entry.id) || standing.has(one.entry.id)) return undefined
+    const judged = judgedAt.get(placeOf(one))
+    if (!judged) return 'earlier'
+    return judged.instrument === one.instrument ? 'again' : 'beside'
+  }
   const joinedTo = (id: string) => state.prepared.unitGroups.find((group) => group.includes(id)) ?? [id]
   const { card } = state.run
   return [...state.evaluations.values()]
     .filter((one) => (all && !isSupplemented(one, state)) || standing.has(one.entry.id))
     .map((evaluation) => {
       const { entry, check, pair } = evaluation
-      const toFrame = pair?.includes('frame') === true
+      // a coil or a track that goes to the body is read as a winding
+      const isBody = pair?.includes('frame') === true && check.touches.size === 0 && check.kind !== 'curve'
+      const isGround = check.toFrame || isBody
       const stands =
         pair
           ?.filter((id) => id !== 'frame')
@@ -96,19 +103,18 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
           : isAsked(check.id)
             ? 'asked besides the card'
             : checkLabel(card, check.id)
-      const isUnjudged = !state.tape.gone.has(entry.id) && !standing.has(entry.id)
-      const beside = isUnjudged && judgedAt.has(placeOf(evaluation))
+      const aside = asideOf(evaluation)
       return {
         key: entry.id,
-        group: groupOfLine(check, toFrame),
+        group: groupOfLine(check, isGround),
         points: takenAt(card, evaluation, figures),
         under: takenUnder(card, evaluation, figures),
-        label: beside && evaluation.instrument ? `${label}, beside, on ${evaluation.instrument.name}` : label,
+        label:
+          aside === 'beside' && evaluation.instrument ? `${label}, beside, on ${evaluation.instrument.name}` : label,
         evaluation,
         held: held.has(entry.id),
         gone: state.tape.gone.get(entry.id)?.how,
-        earlierStage: isUnjudged && !beside,
-        beside,
+        aside,
         side: sideOf(evaluation),
       }
     })

@@ -17,6 +17,9 @@ describe('a verdict’s reason', () => {
   test('within needs none but that it is clear', () => {
     expect(line({ reason: undefined as never })).toBe('clear of the limits')
     expect(line({ reason: undefined as never, verdict: 'none' })).toBe('')
+    const { entry } = low
+    const answered = { ...entry, reading: { ...entry.reading, kind: 'answer' as const, answer: 'strikes' } }
+    expect(line({ reason: undefined as never, entry: answered })).toBe('as it should be')
   })
 
   test('names the limit that it is past', () => {

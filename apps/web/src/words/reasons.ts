@@ -12,7 +12,8 @@ export function reasonLine(evaluation: Evaluation, figures: Figures): string {
     return `as much as the ${figures.bound(parallelOhms)} beside it reads alone: nothing of the winding is left in it`
   switch (reason) {
     case undefined:
-      return evaluation.verdict === 'within' ? 'clear of the limits' : ''
+      if (evaluation.verdict !== 'within') return ''
+      return evaluation.entry.reading.kind === 'answer' ? 'as it should be' : 'clear of the limits'
     case 'above-maximum':
       return `above ${high}`
     case 'below-minimum':
