@@ -21,7 +21,7 @@ const coilOfKilohms = plainCard({
 const keyed = (text: string) =>
   ({ kind: 'lead-check', instrument: 'm2', text, ohms: 0, u: 0.018, how: 'hardware' }) as const
 
-holdClauses([
+holdClauses('reading', [
   [
     entries.overOnLowRange,
     () => low('OL 200'),

@@ -158,7 +158,7 @@ const ratio = (text = '42.5', measured = false) => {
     .read('high', text)
 }
 
-holdClauses([
+holdClauses('closing', [
   [
     comparing.acOnOpen,
     pickup,

@@ -2,7 +2,7 @@ import { Script, twinCard } from '../testing'
 import { but, butCheck, holdClauses } from '../testing/clauses'
 import * as readings from './readingRules'
 
-holdClauses([
+holdClauses('ground', [
   [
     readings.groundCeiling,
     () => new Script(twinCard()).ready().read('frame', 'OL 1M', { pair: ['O', 'frame'] }),

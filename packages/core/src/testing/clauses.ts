@@ -1,7 +1,9 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import type { Quantity, Reading } from '../document'
 import { samePoint, type Evaluation } from '../judgement'
 import { fired } from '../sense'
+import type { Fired } from '../sense/fired'
 import type { Moment, ReadingRule } from '../sense/rule'
 import { sceneOf } from './scene'
 import type { Script } from './script'
@@ -47,10 +49,29 @@ export type Clauses = [rule: ReadingRule, speaks: () => Script, silent: Record<s
 
 const said = (rule: ReadingRule, moment: Moment) => fired(moment, [rule])[0] ?? null
 
-/** Holds every clause of these rules: the case that needs it and the nearest that does not. */
-export function holdClauses(rules: Clauses[]): void {
-  describe.each(rules.map((one) => [one[0].id, ...one] as const))('%s', (_, rule, speaks, silent) => {
-    test('speaks', () => expect(said(rule, momentOf(speaks()))).not.toBeNull())
+/** What each rule says where it speaks, a line each: read through by eye. */
+const saidFile = 'packages/core/src/sense/said.txt'
+const plain = (value: string | number) => (typeof value === 'number' ? Number(value.toPrecision(4)) : value)
+const lineOf = ({ remark, also }: Fired): string =>
+  [
+    remark.id,
+    remark.severity,
+    ...Object.entries(remark.params).map(([name, value]) => `${name}=${plain(value)}`),
+    ...(also.length > 0 ? [`also ${also.length}`] : []),
+  ].join(' ')
+
+/**
+ * Holds every clause of these rules: the case that needs it, with what is said there, and the nearest that does not.
+ * @param under the heading in `said.txt` under which that is listed, in the order of the rules
+ */
+export function holdClauses(under: string, rules: Clauses[]): void {
+  const [, listed = ''] = readFileSync(saidFile, 'utf8').split(`# ${under}\n`)
+  const lines = listed.split('\n')
+  describe.each(rules.map((one, i) => [one[0].id, i, ...one] as const))('%s', (_, i, rule, speaks, silent) => {
+    test('speaks', () => {
+      const found = said(rule, momentOf(speaks()))
+      expect(found && lineOf(found)).toBe(lines[i])
+    })
     test.each(Object.entries(silent))('not with: %s', (_what, change) => {
       const moment = change.length === 0 ? momentOf((change as () => Script)()) : (change as Change)(momentOf(speaks()))
       expect(said(rule, moment)).toBeNull()
