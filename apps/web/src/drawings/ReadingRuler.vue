@@ -56,7 +56,13 @@ const past = computed(() => {
     max: reading !== undefined && props.max !== undefined && reading > props.max,
   }
 })
-const roomBeside = (end: 'min' | 'max') => 14 + (past.value[end] ? 0 : roomOf(labels.value[end]))
+/** room for the figure of the limit at this end; where there is none, for that of a lone one that is past, which stands on its inside */
+function roomBeside(end: 'min' | 'max'): number {
+  const other = end === 'min' ? 'max' : 'min'
+  const figure =
+    props[end] === undefined && past.value[other] ? labels.value[other] : past.value[end] ? '' : labels.value[end]
+  return 14 + roomOf(figure)
+}
 const others = computed(() => [
   ...props.ticks.map(({ value }) => value),
   ...(props.aim ? [props.aim.value] : []),

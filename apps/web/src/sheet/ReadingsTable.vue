@@ -172,6 +172,9 @@ td.figure {
 .verdict {
   white-space: nowrap;
 }
+.verdict :deep(.mark) {
+  margin-right: 5px;
+}
 .sum {
   font-family: var(--figures);
   font-size: 11.5px;
