@@ -5,6 +5,7 @@ import App from './App.vue'
 import './look/fonts.css'
 import './look/tokens.css'
 import './look/base.css'
+import { spoken } from './look/spoken'
 import { theme } from './look/theme'
 import { router } from './router'
 import { recallClock } from './store/clock'
@@ -14,7 +15,7 @@ recallClock()
 const app = createApp(App)
 app.use(createPinia())
 app.use(router)
-app.use(PrimeVue, { theme })
+app.use(PrimeVue, { theme, locale: spoken })
 app.mount('#app')
 
 if ('serviceWorker' in navigator && import.meta.env.PROD)
