@@ -39,12 +39,12 @@ const settling = computed(() => wouldSettle(state.value, figures))
 const lesson = computed(() => bench.writtenCard && learned(bench.writtenCard, state.value))
 const chosen = ref<Choice | null>(null)
 const reason = ref('')
-/** What is judged as a whole counts once, however many readings it took; what stands beside a surer one does not count. */
+/** What fails as a whole counts once, however many readings carry it; what stands beside a surer one does not count. */
 const count = (verdict: string) =>
   new Set(
     lines.value
       .filter((line) => line.gone === undefined && line.aside === undefined && line.evaluation.verdict === verdict)
-      .map(({ key, evaluation }) => (evaluation.whole ? evaluation.check.id : key)),
+      .map(({ key, evaluation }) => (evaluation.whole && verdict === 'outside' ? evaluation.check.id : key)),
   ).size
 const decision = computed(() =>
   state.value.tape.entries.findLast((entry) => entry.kind === 'decision' && !state.value.tape.takenBack.has(entry.id)),
