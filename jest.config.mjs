@@ -13,7 +13,7 @@ const project = (displayName, roots, testMatch, extra = {}) => ({
 const root = '<rootDir>'
 export default {
   // a real database and a real thread take what a busy machine leaves them
-  testTimeout: 30_000,
+  testTimeout: 60_000,
   projects: [
     project('core', [`${root}/packages/core/src`], ['**/*.test.ts']),
     project('vectors', [`${root}/packages/core/vectors`], ['**/*.test.ts']),

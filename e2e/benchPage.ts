@@ -244,7 +244,7 @@ export class BenchPage {
     await this.page.evaluate(
       () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 100)))),
     )
-    await expect(this.page.getByRole('status').first()).toHaveText('everything kept', { timeout: 20_000 })
+    await expect(this.page.getByRole('status').first()).toHaveText('everything kept', { timeout: 60_000 })
   }
 
   get runId(): string {

@@ -17,7 +17,7 @@ test.use({
   // the certificate is this test's own, so no browser keeps a program by it
   tolerated: /status of (401|502)|ERR_CONNECTION|SSL certificate error|ServiceWorker/,
 })
-test.setTimeout(120_000)
+test.setTimeout(300_000)
 
 const folder = mkdtempSync(join(tmpdir(), 'spool-nginx-'))
 const servers: RunningServer[] = []

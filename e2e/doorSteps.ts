@@ -22,7 +22,7 @@ export async function firstRun(page: Page, address: string): Promise<void> {
 export async function furnish(page: Page, address: string): Promise<void> {
   await page.goto(`${address}/shop`)
   await page.locator('input[type=file]').first().setInputFiles('demo/shop.json')
-  await expect(page.getByRole('status').filter({ hasText: 'taken in: ' })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('status').filter({ hasText: 'taken in: ' })).toBeVisible({ timeout: 60_000 })
   for (const [name, pin] of [
     ['Tam Reyes-Holt', '2580'],
     ['Wil Dace', '1357'],

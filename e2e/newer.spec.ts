@@ -45,7 +45,7 @@ async function becomesNewer(page: Page): Promise<void> {
     if (now === 'first') await session.send('ServiceWorker.stopAllWorkers')
     return now
   }
-  await expect.poll(build, { intervals: [1000], timeout: 30_000 }).toBe('newer')
+  await expect.poll(build, { intervals: [1000], timeout: 60_000 }).toBe('newer')
 }
 
 test('a newer version says that it is here, and takes over as one leaves the bench, never before', async ({

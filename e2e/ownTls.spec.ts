@@ -12,7 +12,7 @@ import { undoLast } from '../apps/server/test/undoLast'
 
 /** The real shop on a certificate of its own, and a newer program on the tables of an older one. */
 test.describe.configure({ mode: 'serial' })
-test.setTimeout(180_000)
+test.setTimeout(300_000)
 
 const folder = mkdtempSync(join(tmpdir(), 'spool-tls-'))
 const tls = certificateIn(folder)

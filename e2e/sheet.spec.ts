@@ -52,7 +52,7 @@ test('a run saved as JSON is judged alike on the command line, with no server', 
 })
 
 test('a run of every other kind of part is judged alike on the command line', async ({ world }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   const { units } = await world.get<Queue>('/units?place=done&limit=200')
   const kinds = units.filter((one) => /^SQ-04(1[4-9]|2[01])$/.test(one.tag))
   expect(kinds.length).toBe(8)

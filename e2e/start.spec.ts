@@ -9,7 +9,7 @@ import { anyPort } from '../tools/lib/database.mjs'
 
 /** The real shop, by the commands that run it: on a private database of its own, in a folder of its own. */
 test.describe.configure({ mode: 'serial' })
-test.setTimeout(180_000)
+test.setTimeout(300_000)
 
 const shop = mkdtempSync(join(tmpdir(), 'spool-shop-'))
 const another = mkdtempSync(join(tmpdir(), 'spool-another-'))
@@ -84,11 +84,11 @@ test('server and database are started again when they are killed, and nothing is
   const note = JSON.parse(readFileSync(join(shop, 'mariadb.json'), 'utf8')) as { pidFile: string }
   process.kill(Number(readFileSync(note.pidFile, 'utf8')), 'SIGKILL')
   await hears(/The database is back\./)
-  await expect.poll(door, { timeout: 30_000 }).toMatchObject({ house: 'shut', bench: { name: 'window bench' } })
+  await expect.poll(door, { timeout: 60_000 }).toMatchObject({ house: 'shut', bench: { name: 'window bench' } })
   const servers = spawnSync('pgrep', ['-P', String(running.pid), '-f', 'dist/main.js'], { encoding: 'utf8' }).stdout
   process.kill(Number(servers.trim().split('\n')[0]), 'SIGKILL')
   await hears(/The server is back\./)
-  await expect.poll(door, { timeout: 30_000 }).toMatchObject({ house: 'shut', bench: { name: 'window bench' } })
+  await expect.poll(door, { timeout: 60_000 }).toMatchObject({ house: 'shut', bench: { name: 'window bench' } })
 })
 
 test('its owner sees the backups, and what each trial found', async () => {
@@ -133,14 +133,14 @@ test('an open house is refused anywhere but on its own machine, by the demo and 
     const { status, stdout } = spawnSync(process.execPath, ['apps/server/dist/main.js'], {
       env: { ...open, ...more },
       encoding: 'utf8',
-      timeout: 20_000,
+      timeout: 60_000,
     })
     expect([more, status, stdout]).toEqual([more, 1, expect.stringContaining('listens on this machine alone')])
   }
   const demo = spawnSync(process.execPath, ['tools/demo.mjs'], {
     env: { ...process.env, HOST: '0.0.0.0' },
     encoding: 'utf8',
-    timeout: 20_000,
+    timeout: 60_000,
   })
   expect([demo.status, demo.stderr]).toEqual([1, expect.stringContaining('For a network: npm start')])
 })

@@ -97,7 +97,7 @@ export const test = base.extend<Around, { world: World }>({
       await use(world)
       await world.end()
     },
-    { scope: 'worker', timeout: 60_000 },
+    { scope: 'worker', timeout: 150_000 },
   ],
   tolerated: [undefined, { option: true }],
   said: async ({}, use) => use([]),

@@ -44,12 +44,12 @@ export async function startServer({
   })
   const safe = process.env.TLS_CERT && process.env.TLS_KEY
   const address = `${safe ? 'https' : 'http'}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
-  for (const end = Date.now() + 30_000; Date.now() < end; await pause(100)) {
+  for (const end = Date.now() + 60_000; Date.now() < end; await pause(100)) {
     if (child.exitCode !== null) throw new Stop(`The server stopped at once${logFile ? `; ${logFile} says why` : ''}.`)
     if (await isReady(address)) return { address, child, stop: () => stop(child) }
   }
   await stop(child)
-  throw new Stop('The server did not answer within half a minute.')
+  throw new Stop('The server did not answer within a minute.')
 }
 
 /**
