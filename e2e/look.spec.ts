@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import type { Queue, RewindList } from '@sure-spool/contract'
+import { settled } from './controls'
 import { expect, test, type World } from './world'
 
 type Group = 'the bench' | 'cards' | 'the shop'
@@ -66,6 +67,8 @@ for (const group of groups)
       await open(page, world, path, ready)
       const light = await axe(page, `${name}, light`)
       await page.emulateMedia({ colorScheme: 'dark' })
+      // colours turn by and by, and are read when they have
+      await settled(page)
       expect(await axe(page, `${name}, dark`), 'the theme follows the system while the page is open').not.toBe(light)
       for (const { width, height } of sizes) {
         await page.setViewportSize({ width, height })
