@@ -69,6 +69,11 @@ for (const group of groups)
       await page.emulateMedia({ colorScheme: 'dark' })
       // colours turn by and by, and are read when they have
       await settled(page)
+      await page.waitForFunction(() =>
+        document
+          .getAnimations()
+          .every((one) => one.playState !== 'running' || one.effect?.getComputedTiming().endTime === Infinity),
+      )
       expect(await axe(page, `${name}, dark`), 'the theme follows the system while the page is open').not.toBe(light)
       for (const { width, height } of sizes) {
         await page.setViewportSize({ width, height })
