@@ -1,9 +1,9 @@
 import type { Entry, EntryBody, Instrument, Run, RunState } from '@sure-spool/core'
 import { and, asc, desc, eq, gt, lt, or, sql, type SQLWrapper } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
+import { stringify } from 'uuid'
 import type { Queries } from '../database/connect'
 import { cardRevisions, entries, readings, runs, runStates, units } from '../database/schema'
-import { stringify } from 'uuid'
 import { readRevision } from './revisions'
 
 export type RunRow = typeof runs.$inferSelect

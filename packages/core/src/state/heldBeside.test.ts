@@ -41,3 +41,30 @@ test('one that nothing holds leaves the step as it was', () => {
   expect(state.holding).toBeUndefined()
   expect(atPrimary(state)).toMatchObject({ status: 'done', point: { evaluation: { taken: 1.59 } } })
 })
+
+test('a surer meter read after it settles it: the bench goes on', () => {
+  const script = new Script(canister, { instruments: kit.filter(({ id }) => id === 'k4' || id === 'b1') })
+  script.put({ kind: 'isolation', state: 'loose' }).put({ kind: 'temperature', part: 'room', roomC: 20 })
+  script.read('primary', '1.8', { instrument: 'k4' })
+  expect(runState(script.run).holding).toBeDefined()
+  const state = runState(script.read('primary', '1.590', { instrument: 'b1' }).run)
+  expect(atPrimary(state)).toMatchObject({ status: 'done', point: { evaluation: { taken: 1.59 } } })
+  expect(state.step).not.toBe(atPrimary(state)?.step.id)
+  expect(state.holding).toBeUndefined()
+  expect(state.remarks.find(({ id }) => id === 'leads-matter')?.answered).toEqual({
+    by: 'cleared',
+    entry: script.run.entries.at(-1)?.id,
+  })
+})
+
+test('one that is held itself, or came before, settles nothing', () => {
+  const { judged } = onBoth('1.8')
+  expect(
+    judged().remarks.find(({ id, severity }) => id === 'leads-matter' && severity === 'stop')?.answered,
+  ).toBeUndefined()
+  const script = new Script(canister, { instruments: kit.filter(({ id }) => id === 'k4' || id === 'm2') })
+  script.put({ kind: 'isolation', state: 'loose' }).put({ kind: 'temperature', part: 'room', roomC: 20 })
+  script.read('primary', '1.8', { instrument: 'k4' }).read('primary', '1.83', { instrument: 'm2' })
+  const stops = runState(script.run).remarks.filter(({ severity, answered }) => severity === 'stop' && !answered)
+  expect(stops.length).toBeGreaterThan(1)
+})

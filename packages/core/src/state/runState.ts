@@ -27,6 +27,7 @@ import {
   type Tape,
 } from '../judgement'
 import type { StepState } from './stepState'
+import { settledBySurer } from './settledBySurer'
 import { progressOf } from './stepStates'
 import { verdictsByRelation, withRelations } from './judgedByRelation'
 import { judgeAlone, type JudgedAlone } from './judgeAlone'
@@ -134,7 +135,8 @@ export function runState(given: Run, before?: RunState, order: WorkOrder = 'test
     explained,
     points: pointsMade(run.entries),
   })
-  const remarks = [...firings, ...closingRemarks(bench, checks, all, finding)]
+  const settled = firings.map((one) => settledBySurer(one, checks, evaluations))
+  const remarks = [...settled, ...closingRemarks(bench, checks, all, finding)]
   const closed = isClosed(run)
   const roles = rolesOf(bench, at)
   const steps = withoutSpared(

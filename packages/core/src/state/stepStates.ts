@@ -53,7 +53,10 @@ function heldBeside(states: StepState[], checks: CheckState[], held: Evaluation 
     const { step } = one
     if (step.kind !== 'reading' || step.check !== check.id || !isAt(step.point, check, held)) return one
     const point = points.find(({ evaluation }) => evaluation?.entry.id === one.entry)
-    return point ? { step, status: 'held', entry: entry.id, point: { ...point, evaluation: held, held: true } } : one
+    const isLater = (point?.evaluation?.entry.n ?? entry.n) < entry.n
+    return point && isLater
+      ? { step, status: 'held', entry: entry.id, point: { ...point, evaluation: held, held: true } }
+      : one
   })
 }
 
