@@ -51,6 +51,31 @@ describe('a run that the server remembers', () => {
     expect((await view()).run.entries.at(-1)?.id).toBe(good.id)
   })
 
+  test('keeps one of two batches that were judged at once, and judges the other again on top of it', async () => {
+    const before = await view()
+    const entries = Array.from({ length: 8 }, (_, i) => ({
+      ...entryFor(open(), reading('source', String(340 + i), 340 + i)),
+      n: 410 + i,
+    }))
+    const answers = await Promise.all(entries.map((entry) => post([entry])))
+    expect(answers.map(({ status }) => status)).toEqual(entries.map(() => 200))
+    const counts = answers.map(({ body }) => body.count as number).sort((a, b) => a - b)
+    expect(counts).toEqual(entries.map((_, i) => before.run.entries.length + i + 1))
+    const { run, state } = await view()
+    expect(run.entries).toHaveLength(before.run.entries.length + 8)
+    expect(state).toEqual(JSON.parse(JSON.stringify(summarise(runState(structuredClone(run))))))
+  })
+
+  test('keeps nothing of a batch whose second entry is of another run', async () => {
+    const theirs = world.shop.runs.find(({ id }) => id !== open().id)?.entries[0]?.id ?? ''
+    const before = await view()
+    const good = { ...entryFor(open(), reading('source', '349', 349)), n: 430 }
+    const taken = { ...entryFor(open(), reading('source', '347', 347)), id: theirs, n: 431 }
+    expect((await post([good, taken])).status).toBe(409)
+    expect(await view()).toEqual(before)
+    expect((await post([good])).body.count).toBe(before.run.entries.length + 1)
+  })
+
   test('gives the same verdicts as its document judged from nothing, entry after entry', async () => {
     const card = await view()
     let n = 500
@@ -85,12 +110,16 @@ describe('what is sent in one trip', () => {
     ['words', { words: 'came with a new plug' }],
     ['a complaint', { complaint: ['no-spark'] }],
     ['a serial number', { serial: 'T-77' }],
+    ['its tag in small letters', { tag: 'sq-0438' }],
+    ['a blank behind its tag', { tag: 'SQ-0438 ' }],
   ])('a unit that got %s meanwhile is read as it is', async (_, change) => {
     await view()
     const { database } = world.connection
     const { unit } = (await view()).run
     const [before] = await database.select().from(units).where(eq(units.id, unit.id))
     await database.update(units).set(change).where(eq(units.id, unit.id))
+    const next = { ...entryFor(open(), reading('source', '350', 350)), n: 1000 + (await view()).run.entries.length }
+    expect((await post([next])).status).toBe(200)
     expect((await view()).run.unit).toMatchObject(change)
     await database
       .update(units)

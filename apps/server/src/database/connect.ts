@@ -79,13 +79,16 @@ async function makeDatabase(url: string): Promise<void> {
 
 const again = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD'])
 
-/** Runs a transaction, and again (up to five times) where two met on one row; a cluster's certification failure is one of these. */
+/** Whether two met on one row, so that the same may go well another time; a cluster's certification failure is one of these. */
+export const metAnother = (error: unknown): boolean => again.has(databaseCode(error) ?? '')
+
+/** Runs a transaction, and again (up to five times) where two met on one row. */
 export async function inTransaction<T>(database: Database, work: (transaction: Queries) => Promise<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
     try {
       return await database.transaction(work)
     } catch (error) {
-      if (attempt === 5 || !again.has(databaseCode(error) ?? '')) throw error
+      if (attempt === 5 || !metAnother(error)) throw error
     }
   }
 }

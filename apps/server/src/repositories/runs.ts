@@ -1,7 +1,5 @@
-import type { Entry, EntryBody, Instrument, Run, RunState } from '@sure-spool/core'
-import { and, asc, desc, eq, gt, lt, or, sql, type SQLWrapper } from 'drizzle-orm'
-import { LRUCache } from 'lru-cache'
-import { stringify } from 'uuid'
+import type { Entry, EntryBody, Instrument, Run } from '@sure-spool/core'
+import { and, asc, desc, eq, gt, lt, or, type SQLWrapper } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
 import { cardRevisions, entries, readings, runs, runStates, units } from '../database/schema'
 import { readRevision } from './revisions'
@@ -17,62 +15,6 @@ export async function readRunRow(queries: Queries, id: string, lock = false): Pr
   const query = queries.select().from(runs).where(eq(runs.id, id))
   const [row] = await (lock ? query.for('update') : query)
   return row
-}
-
-/** A run that somebody works on, as it was judged last. */
-export interface Held {
-  row: RunRow
-  run: Run
-  /** of the run as it is; none where it was just read */
-  state?: RunState
-}
-const remembered = new LRUCache<string, Held & { state: RunState }>({ max: 100 })
-
-/** Keeps a run as the database now has it. Only one that is committed: its row never changes, and its tape only grows. */
-export function rememberRun(held: Held & { state: RunState }): void {
-  remembered.set(held.run.id, held)
-}
-
-/**
- * A run as it is remembered, where the database has not gone on without it, so that what was judged is not judged again; else as it is read.
- * @param lock keeps others from adding to its tape until the transaction ends
- */
-export async function runById(queries: Queries, id: string, lock = false): Promise<Held | undefined> {
-  const known = remembered.get(id)
-  if (known && (await standsAs(queries, known, lock))) return known
-  const row = await readRunRow(queries, id, lock)
-  const run = row && (await readRun(queries, row))
-  return row && run ? { row, run } : undefined
-}
-
-/** Whether a run's tape and its unit are as they are remembered; the run is locked in the same trip, for every reading asks it. */
-async function standsAs(queries: Queries, { run }: Held, lock: boolean): Promise<boolean> {
-  const { unit } = run
-  const tape = sql`from ${entries} where ${eq(entries.run, run.id)}`
-  const [answers] = await queries.execute(sql`begin not atomic
-    select ${runs.id} from ${runs} where ${eq(runs.id, run.id)} ${sql.raw(lock ? 'for update' : '')};
-    select tag, serial, variant, items, complaint, words, (select count(*) ${tape}) as count, (select max(id) ${tape}) as latest
-      from ${units} where ${eq(units.id, unit.id)}; end`)
-  const [, [head] = []] = answers as unknown as [unknown, HeadRow[]]
-  if (head === undefined || run.entries.length !== head.count) return false
-  const latest = head.latest && stringify(head.latest)
-  const stands = [unit.tag, unit.serial ?? null, unit.variant ?? null, unit.items ?? null, unit.words]
-  return (
-    (latest === null || run.entries.some((entry) => entry.id === latest)) &&
-    [head.tag, head.serial, head.variant, head.items, head.words].every((one, i) => one === stands[i]) &&
-    head.complaint === JSON.stringify(unit.complaint)
-  )
-}
-
-interface HeadRow {
-  tag: string
-  serial: string | null
-  variant: string | null
-  items: number | null
-  complaint: string
-  words: string
-  count: number
-  latest: Buffer | null
 }
 
 export async function entriesOf(queries: Queries, run: string): Promise<Entry[]> {

@@ -193,9 +193,11 @@ export function apiRoutes({ database, heavy, version, house, backups }: Served):
     '/runs/:id/entries',
     json,
     answers(async (request) => {
-      const { entries, seals, seconds } = parse(entriesSchema, request.body)
-      const proofs = await provenBy(database, entries as Entry[], seals, seconds)
-      return keepEntries(database, idOf(request.params['id']), entries as Entry[], new Date().toISOString(), proofs)
+      const { entries: sent, seals, seconds } = parse(entriesSchema, request.body)
+      const entries = sent as Entry[]
+      const proofs = await provenBy(database, entries, seals, seconds)
+      const now = new Date().toISOString()
+      return keepEntries(database, idOf(request.params['id']), { entries, now, proofs })
     }),
   )
   return router
