@@ -55,6 +55,8 @@ export function createApp({
 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
+  // no answer of the API is stored anywhere, so none needs a mark to be known again by
+  app.disable('etag')
   if (behindProxy) app.set('trust proxy', 'loopback')
   app.use(
     pinoHttp({
@@ -74,7 +76,8 @@ export function createApp({
   )
   app.use(security(house.house === 'shut' && house.secure))
   app.use(ownPagesOnly([...ownNames, ...hosts]))
-  app.use(compression())
+  // to press what fits a few packets takes longer than to send it
+  app.use(compression({ threshold: '8kb' }))
 
   app.get('/healthz', (_request, response) => {
     response.json({ alive: true, version })

@@ -33,7 +33,7 @@ describe('a run that the server remembers', () => {
       receivedAt: '2026-11-24T15:00:01.000Z',
     }
     const { database } = world.connection
-    await inOneTrip(database, appending(database, [elsewhere]))
+    await inOneTrip(database, appending([elsewhere]))
     const last = { ...entryFor(open(), reading('source', '351', 351)), n: first.n + 2 }
     expect((await post([last])).body.count).toBe((await view()).run.entries.length)
     const { run, state } = await view()
@@ -139,7 +139,7 @@ describe('what is sent in one trip', () => {
     const failing = database.transaction((queries) =>
       inOneTrip(
         queries,
-        [one, one, other].flatMap((each) => appending(queries, [each])),
+        [one, one, other].flatMap((each) => appending([each])),
       ),
     )
     expect(databaseCode(await failing.catch((error: unknown) => error))).toBe('ER_DUP_ENTRY')

@@ -1,4 +1,4 @@
-import { sql, type SQLWrapper } from 'drizzle-orm'
+import { sql } from 'drizzle-orm'
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2'
 import { createConnection, createPool, type Pool } from 'mysql2/promise'
 import { databaseCode } from './codes'
@@ -53,14 +53,9 @@ export async function ping(database: Database): Promise<void> {
   await database.execute(sql`select 1`)
 }
 
-/** Sends several changes in one round trip, in their order. The first that fails ends them, and fails as it would have alone. */
-export async function inOneTrip(queries: Queries, changes: SQLWrapper[]): Promise<void> {
-  if (changes.length === 0) return
-  const all = sql.join(
-    changes.map((one) => one.getSQL()),
-    sql`; `,
-  )
-  await queries.execute(sql`begin not atomic ${all}; end`)
+/** Sends several statements in one round trip, in their order. The first that fails ends them, and fails as it would have alone. */
+export async function inOneTrip(queries: Queries, statements: string[]): Promise<void> {
+  if (statements.length > 0) await queries.execute(sql.raw(`begin not atomic ${statements.join('; ')}; end`))
 }
 
 /** Reads as of one moment, whatever is written meanwhile. */

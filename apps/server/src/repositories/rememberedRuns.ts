@@ -1,9 +1,9 @@
 import type { Run, RunState } from '@sure-spool/core'
-import { eq, sql, type SQL, type SQLWrapper } from 'drizzle-orm'
-import type { MySqlRawQueryResult } from 'drizzle-orm/mysql2'
+import { sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
+import { escape } from 'mysql2'
+import { parse } from 'uuid'
 import { metAnother, type Queries } from '../database/connect'
-import { entries, runs, units } from '../database/schema'
 import { readRun, readRunRow, type RunRow } from './runs'
 
 /** A run that somebody works on, as it was judged last. */
@@ -40,21 +40,17 @@ export async function runById(queries: Queries, id: string, lock = false): Promi
  * @returns whether it did; what another server kept first, and what two wrote at once, is left to a transaction
  * @throws the first change's own error, and then nothing was changed
  */
-export async function changedAsRemembered(queries: Queries, run: Run, changes: SQLWrapper[]): Promise<boolean> {
-  const all = sql.join(
-    changes.map((one) => one.getSQL()),
-    sql`; `,
-  )
-  const trip = sql`begin not atomic
+export async function changedAsRemembered(queries: Queries, run: Run, changes: string[]): Promise<boolean> {
+  const trip = `begin not atomic
     declare still boolean default false;
     declare exit handler for sqlexception begin rollback; resignal; end;
     start transaction;
-    select count(*) into still from ${runs} where ${eq(runs.id, run.id)} for update;
+    select count(*) into still from runs where id = ${bytes(run.id)} for update;
     set still = still and ${stands(run)};
-    if still then ${all}; commit; else rollback; end if;
+    if still then ${changes.join('; ')}; commit; else rollback; end if;
     select still; end`
   try {
-    return answerOf<{ still: number }>(await queries.execute(trip))?.still === 1
+    return await stillOf(queries, trip)
   } catch (error) {
     if (metAnother(error)) return false
     throw error
@@ -62,31 +58,40 @@ export async function changedAsRemembered(queries: Queries, run: Run, changes: S
 }
 
 /** Whether a run is as it is remembered; it is locked in the same trip, for every reading asks it. */
-async function standsAs(queries: Queries, { run }: Held, lock: boolean): Promise<boolean> {
-  const trip = sql`begin not atomic
-    select ${runs.id} from ${runs} where ${eq(runs.id, run.id)} ${sql.raw(lock ? 'for update' : '')};
-    select ${stands(run)} as still; end`
-  return answerOf<{ still: number }>(await queries.execute(trip))?.still === 1
+const standsAs = (queries: Queries, { run }: Held, lock: boolean): Promise<boolean> =>
+  stillOf(
+    queries,
+    `begin not atomic
+    select id from runs where id = ${bytes(run.id)} ${lock ? 'for update' : ''};
+    select ${stands(run)} as still; end`,
+  )
+
+/**
+ * That a run's tape and its unit are in the database as they are in a document, to the letter: collations let case and blanks at the end
+ * pass, so texts are compared by their bytes.
+ */
+function stands({ id, unit, entries }: Run): string {
+  const latest = entries.reduce((last, entry) => (entry.id > last ? entry.id : last), '')
+  const texts = {
+    tag: unit.tag,
+    serial: unit.serial ?? null,
+    variant: unit.variant ?? null,
+    words: unit.words,
+    complaint: JSON.stringify(unit.complaint),
+  }
+  return `(select count(*) = ${entries.length} and max(id) <=> ${latest === '' ? 'null' : bytes(latest)}
+      from entries where run = ${bytes(id)})
+    and exists (select 1 from units where id = ${bytes(unit.id)} and items <=> ${escape(unit.items ?? null)} and
+      ${Object.entries(texts)
+        .map(([column, text]) => `binary ${column} <=> binary ${escape(text)}`)
+        .join(' and ')})`
 }
 
-/** That a run's tape and its unit are in the database as they are in a document, to the letter. */
-function stands({ id, unit, entries: tape }: Run): SQL {
-  const latest = tape.reduce((last, entry) => (entry.id > last ? entry.id : last), '')
-  const onTape = sql`from ${entries} where ${eq(entries.run, id)}`
-  return sql`(select count(*) ${onTape}) = ${tape.length}
-    and (select max(${entries.id}) ${onTape}) <=> ${latest === '' ? null : sql.param(latest, entries.id)}
-    and exists (select 1 from ${units} where ${eq(units.id, unit.id)} and ${units.items} <=> ${unit.items ?? null}
-      and ${toTheLetter(units.tag, unit.tag)} and ${toTheLetter(units.serial, unit.serial)}
-      and ${toTheLetter(units.variant, unit.variant)} and ${toTheLetter(units.words, unit.words)}
-      and ${toTheLetter(units.complaint, JSON.stringify(unit.complaint))})`
-}
+const bytes = (id: string): string => escape(Buffer.from(parse(id)))
 
-/** Collations let case and blanks at the end pass, so texts are compared by their bytes. */
-const toTheLetter = (column: SQLWrapper, text: string | undefined): SQL =>
-  sql`binary ${column} <=> binary ${text ?? null}`
-
-/** The one row that a trip of several statements answers with last. */
-function answerOf<Row>([answers]: MySqlRawQueryResult): Row | undefined {
-  const rows = (answers as unknown as unknown[]).filter((one): one is Row[] => Array.isArray(one))
-  return rows.at(-1)?.[0]
+/** What a trip of several statements answers with last. */
+async function stillOf(queries: Queries, trip: string): Promise<boolean> {
+  const [answers] = await queries.execute(sql.raw(trip))
+  const rows = (answers as unknown as unknown[]).filter((one): one is { still: number }[] => Array.isArray(one))
+  return rows.at(-1)?.[0]?.still === 1
 }

@@ -1,6 +1,7 @@
 import type { Entry, EntryBody, Instrument, Run } from '@sure-spool/core'
-import { and, asc, desc, eq, gt, lt, or, type SQLWrapper } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, lt, or } from 'drizzle-orm'
 import type { Queries } from '../database/connect'
+import { insertText } from '../database/insertText'
 import { cardRevisions, entries, readings, runs, runStates, units } from '../database/schema'
 import { readRevision } from './revisions'
 
@@ -32,12 +33,12 @@ export type Proof = { seat: string; mac: string }
 
 /** What adds entries to the tape, with their readings' figures as columns. */
 export function appending(
-  queries: Queries,
   added: (Entry & { receivedAt: string })[],
   proofs: ReadonlyMap<string, Proof> = new Map(),
-): SQLWrapper[] {
+): string[] {
   if (added.length === 0) return []
-  const onTape = queries.insert(entries).values(
+  const onTape = insertText(
+    entries,
     added.map(({ id, run, n, at, by, receivedAt, ...body }) => ({
       id,
       run,
@@ -56,7 +57,7 @@ export function appending(
     const { kind, text, value = null, low = null, high = null, instrument = null } = entry.reading
     return [{ entry: entry.id, run: entry.run, check: entry.check, kind, text, value, low, high, instrument }]
   })
-  return rows.length > 0 ? [onTape, queries.insert(readings).values(rows)] : [onTape]
+  return rows.length > 0 ? [onTape, insertText(readings, rows)] : [onTape]
 }
 
 /** A run as a document, with its card and all its entries. */

@@ -1,7 +1,6 @@
 import type { Standing } from '@sure-spool/contract'
 import { entriesThatStand, summarise, type RunState, type Summary } from '@sure-spool/core'
-import { getTableColumns, sql, type SQL, type SQLWrapper } from 'drizzle-orm'
-import type { Queries } from '../database/connect'
+import { insertText } from '../database/insertText'
 import { checkStates, runStates } from '../database/schema'
 
 /**
@@ -9,14 +8,14 @@ import { checkStates, runStates } from '../database/schema'
  * @param before what of this run stands there already, where that is known: of its checks only those that changed are written
  */
 export function keepingState(
-  queries: Queries,
   state: RunState,
   standing: Standing,
   before?: RunState,
-): { summary: Summary; changes: SQLWrapper[] } {
+): { summary: Summary; changes: string[] } {
   const { run } = state
   const summary = summarise(state)
   const row = {
+    run: run.id,
     card: run.card.id,
     startedAt: run.startedAt,
     entryCount: run.entries.length,
@@ -29,25 +28,10 @@ export function keepingState(
     summary,
     standing,
   }
-  const whole = queries
-    .insert(runStates)
-    .values({ run: run.id, ...row })
-    .onDuplicateKeyUpdate({ set: inserted(runStates, row) })
+  const whole = insertText(runStates, [row], true)
   const stand = new Set(before && checkRows(before).map((one) => JSON.stringify(one)))
   const rows = checkRows(state).filter((one) => !stand.has(JSON.stringify(one)))
-  if (rows.length === 0) return { summary, changes: [whole] }
-  const { run: _run, check: _check, ...rest } = rows[0] ?? {}
-  const byCheck = queries
-    .insert(checkStates)
-    .values(rows)
-    .onDuplicateKeyUpdate({ set: inserted(checkStates, rest) })
-  return { summary, changes: [whole, byCheck] }
-}
-
-/** Each column of a row that is there already, as it was to be inserted: nothing is sent twice. */
-const inserted = (table: typeof runStates | typeof checkStates, row: object): Record<string, SQL> => {
-  const columns: Record<string, { name: string }> = getTableColumns(table)
-  return Object.fromEntries(Object.keys(row).map((key) => [key, sql.raw(`values(${columns[key]?.name})`)]))
+  return { summary, changes: rows.length === 0 ? [whole] : [whole, insertText(checkStates, rows, true)] }
 }
 
 const checkRows = ({ run, checks }: RunState): (typeof checkStates.$inferInsert)[] =>

@@ -57,7 +57,7 @@ export async function importRun(
   if (!empty) throw missing(`${path}.card`, 'a card revision')
   const added = accepted(empty, source.entries as Entry[], people, path)
   const state = runState({ ...empty, entries: added })
-  await inOneTrip(queries, [...appending(queries, added), ...keepingJudged(queries, state).changes])
+  await inOneTrip(queries, [...appending(added), ...keepingJudged(state).changes])
   for (const entry of added)
     if (entry.kind === 'decision' && entry.what !== 'more-tests') await keepFinding(queries, state, entry)
   await moveUnit(queries, unit.id, unit.place, unit.blockedBy ?? null, row.id)

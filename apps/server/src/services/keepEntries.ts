@@ -53,7 +53,7 @@ async function inOneGo(database: Database, runId: string, sent: Sent): Promise<G
   const simple = [...held.run.entries, ...sent.entries].every(({ kind, by }) => kind !== 'decision' && people.has(by))
   if (!simple) return undefined
   try {
-    const grown = grow(database, held, people, sent)
+    const grown = grow(held, people, sent)
     return (await changedAsRemembered(database, held.run, grown.changes)) ? grown : undefined
   } catch (error) {
     if (error instanceof ProblemError) return undefined
@@ -65,7 +65,7 @@ async function inOneGo(database: Database, runId: string, sent: Sent): Promise<G
 async function withAllThatFollows(queries: Queries, runId: string, sent: Sent): Promise<Grown> {
   const held = await runById(queries, runId, true)
   if (!held) throw notFound('This run')
-  const grown = grow(queries, held, await knownPeople(queries, held, sent.entries), sent)
+  const grown = grow(held, await knownPeople(queries, held, sent.entries), sent)
   const { row, run, state, added } = grown
   // a run counts for its card while a decision stands
   const decided = run.entries.some(({ kind }) => kind === 'decision')
@@ -95,16 +95,16 @@ interface Grown {
   /** of what was sent, what is new */
   fresh: Entry[]
   added: (Entry & { receivedAt: string })[]
-  changes: ReturnType<typeof appending>
+  changes: string[]
 }
 
 /** @throws ProblemError 409, 422 */
-function grow(queries: Queries, held: Held, people: ReadonlyMap<string, Access>, sent: Sent): Grown {
+function grow(held: Held, people: ReadonlyMap<string, Access>, sent: Sent): Grown {
   const fresh = withoutRepeats(held.run.entries, sent.entries)
   const added = fresh.map((entry) => ({ ...entry, receivedAt: sent.now }))
   const run = acceptAll(held.run, added, people, sent.entries)
   const state = runState(run, held.state)
-  const { summary, changes } = keepingJudged(queries, state, held.state)
+  const { summary, changes } = keepingJudged(state, held.state)
   return {
     row: held.row,
     run,
@@ -112,7 +112,7 @@ function grow(queries: Queries, held: Held, people: ReadonlyMap<string, Access>,
     summary,
     fresh,
     added,
-    changes: [...appending(queries, added, sent.proofs), ...changes],
+    changes: [...appending(added, sent.proofs), ...changes],
   }
 }
 
