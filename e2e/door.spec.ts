@@ -55,7 +55,8 @@ test('an empty shop gets its owner by the printed code, takes its file in, and s
   const list = page.getByRole('table', { name: 'What was changed' })
   await expect(list).toContainText('Wil Dace got a new PIN')
   await expect(list).toContainText('took in a shop’s file of Sallow Quay Bench')
-  await expect(list).toContainText('began the shop Sallow Quay Bench')
+  const begun = list.getByRole('row').filter({ hasText: 'began the shop' })
+  await expect(begun.getByRole('cell')).toHaveText([/:/, /^Ines/, 'bench', 'began the shop Sallow Quay Bench'])
 })
 
 test('a bench is joined, people sit down by PIN, and what one made goes up with their seal when they have gone', async ({

@@ -247,7 +247,7 @@ describe('what the owner sees', () => {
     ])
       expect(what).toContain(one)
     const given = pages.find((line) => line.what === 'person-new')
-    expect(given).toMatchObject({ by: ines, about: 'Oda Finn' })
+    expect(given).toMatchObject({ by: ines, about: 'Oda Finn', benchName: 'window bench' })
     const benches = (await bench.ask('get', '/shop/benches')).body.benches as { id: string; name: string }[]
     expect(benches.find(({ id }) => id === given?.bench)?.name).toBe('window bench')
     expect(withoutIdsAndTimes(JSON.stringify(pages))).not.toMatch(/2581|1357|2468|argon2|winter/)

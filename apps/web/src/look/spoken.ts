@@ -7,4 +7,6 @@ export const spoken = {
   selectionMessage: 'chosen: {0}',
   emptySelectionMessage: 'none chosen',
   emptySearchMessage: 'nothing found',
+  // its label says already what is wanted, and some are a PIN
+  passwordPrompt: '',
 }

@@ -9,7 +9,7 @@ import RuledTable from '../tables/RuledTable.vue'
 import { auditWords } from '../words/audit'
 import { clock, day } from '../words/times'
 
-/** What was changed, by whom and when, the newest first, a page at a time. */
+/** What was changed, by whom, at which bench and when, the newest first, a page at a time. */
 const emit = defineEmits<{ refused: [sentence: string] }>()
 const shop = useShop()
 const lines = ref<AuditLine[]>([])
@@ -32,11 +32,14 @@ onMounted(more)
 
 <template>
   <RuledTable :rows="lines" row-key="id" label="What was changed">
-    <Column header="when" style="width: 24%">
+    <Column header="when" style="width: 22%">
       <template #body="{ data }: { data: AuditLine }">{{ day(data.at) }}, {{ clock(data.at) }}</template>
     </Column>
-    <Column header="who" style="width: 24%">
+    <Column header="who" style="width: 20%">
       <template #body="{ data }: { data: AuditLine }">{{ nameOf(data.by) }}</template>
+    </Column>
+    <Column header="at" style="width: 14%">
+      <template #body="{ data }: { data: AuditLine }">{{ data.benchName ?? '' }}</template>
     </Column>
     <Column header="what">
       <template #body="{ data }: { data: AuditLine }">{{ auditWords(data) }}</template>

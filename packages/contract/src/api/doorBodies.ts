@@ -71,6 +71,8 @@ export const auditLineSchema = z.object({
   at: exactMomentSchema,
   by: idSchema.optional(),
   bench: idSchema.optional(),
+  /** what that bench is called */
+  benchName: z.string().optional(),
   what: z.string(),
   about: z.string(),
   detail: z.record(z.string(), z.unknown()),

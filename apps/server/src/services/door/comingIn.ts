@@ -75,7 +75,7 @@ export async function firstRun(
     await putSecrets(queries, owner.id, { pin, password }, new Date().toISOString())
     await putSettings(queries, { ...(await readSettings(queries)), name: body.shop })
     const { token, row } = await newBench(queries, body.bench, 'bench')
-    await note(queries, 'first-run', body.shop, owner.id, { bench: row.name })
+    await note(queries, 'first-run', body.shop, owner.id, {}, row.id)
     return { token, answer: { bench: asBench(row), seat: await beginSeat(queries, row.id, owner) } }
   })
 }
@@ -90,7 +90,7 @@ export async function joinBench(database: Database, code: string, name: string):
         const by = await useJoinCode(queries, digestOf(plainCode(code)), new Date().toISOString())
         if (by === undefined) return undefined
         const { token, row } = await newBench(queries, name, 'bench')
-        await note(queries, 'bench-joined', name, by, { bench: row.id })
+        await note(queries, 'bench-joined', name, by, {}, row.id)
         return { token, answer: asBench(row) }
       }),
     'That code is none, was used already, or is older than a quarter of an hour. Ask the owner for another.',

@@ -43,7 +43,7 @@ export async function beginSeat(queries: Queries, bench: string, person: { id: s
     revoked: false,
   }
   await insertSeat(queries, row)
-  await note(queries, 'seated', person.name, person.id, { seat: row.id })
+  await note(queries, 'seated', person.name, person.id, { seat: row.id }, row.bench)
   return { ...asSeat(row), key: row.key }
 }
 
