@@ -78,6 +78,22 @@ describe('parts that do not add up to their whole', () => {
     expect(off?.params['likelyEntry']).not.toBe('')
   })
 
+  test.each([
+    ['the first', 'one 352.0; two 36.50; whole 354.5', { likely: 'one', implied: 318 }],
+    ['the second', 'one 318.0; two 48.00; whole 354.5', { likely: 'two', implied: 36.5 }],
+  ])(
+    'name %s part where it is the one that could be high, and what it would have to read',
+    (_what, readings, { likely, implied }) => {
+      const script = new Script(card(sum)).ready()
+      const { entries } = script.run
+      for (const [check = '', text = ''] of readings.split('; ').map((one) => one.split(' '))) script.read(check, text)
+      const off = script.state().remarks.find(({ id }) => id === 'sum-off')
+      const touched = entries.find((one) => one.kind === 'reading' && one.check === likely)
+      expect(off?.params).toMatchObject({ likely, likelyEntry: touched?.id, wholeCheck: 'whole', whole: 354.5 })
+      expect(off?.params['implied']).toBeCloseTo(implied, 6)
+    },
+  )
+
   test('that share ohms in the lead between them are a note with as much, and no stop', () => {
     const shared = remarks('one 322.0; two 40.00; whole 351.0')
     expect(shared.has('sum-off')).toBe(false)

@@ -36,28 +36,21 @@ export const sumOff: ReadingRule = {
   about: joinedBy('sum'),
   test: ({ relations }) => {
     for (const state of relations) {
-      if (
-        state.relation.kind !== 'sum' ||
-        state.verdict !== 'outside' ||
-        !state.sum ||
-        sharedShare(state.members, state.sum.residual, state.sum.u)
-      )
-        continue
-      const whole = state.members.at(-1)
-      const parts = state.members.slice(0, -1)
-      const oddIndex = state.odd ? parts.indexOf(state.odd) : -1
+      const { relation, verdict, sum, odd, members } = state
+      if (relation.kind !== 'sum' || verdict !== 'outside' || !sum || !odd) continue
+      if (sharedShare(members, sum.residual, sum.u)) continue
       return {
         severity: 'stop',
         params: {
-          relation: state.relation.id,
-          parts: parts.map((part) => part.net ?? 0).reduce((a, b) => a + b, 0),
-          whole: whole?.net ?? 0,
-          wholeCheck: state.relation.whole,
-          residual: state.sum.residual,
-          allowed: state.sum.allowed,
-          likely: state.odd?.check.id ?? state.relation.whole,
-          likelyEntry: state.odd?.entry.id ?? '',
-          implied: oddIndex >= 0 ? (state.sum.impliedPart[oddIndex] ?? 0) : state.sum.impliedWhole,
+          relation: relation.id,
+          parts: members.slice(0, -1).reduce((all, { net = 0 }) => all + net, 0),
+          whole: members.at(-1)?.net ?? 0,
+          wholeCheck: relation.whole,
+          residual: sum.residual,
+          allowed: sum.allowed,
+          likely: odd.check.id,
+          likelyEntry: odd.entry.id,
+          implied: sum.impliedPart[members.indexOf(odd)] ?? sum.impliedWhole,
         },
       }
     }

@@ -59,6 +59,10 @@ describe('what a run ends without', () => {
     const complaint = (complaint: string[]) => new Script(twinCard(), { unit: { complaint } as never }).ready()
     expect(said(closing.flexTheLead, complaint(['intermittent']).read('low', '322'))).toBe('warn')
     expect(said(closing.flexTheLead, complaint(['dead']).read('low', '322'))).toBeNull()
+    const bare = { ...twinCard(), terminals: twinCard().terminals.map(({ wire: _wire, ...one }) => one) }
+    expect(
+      said(closing.flexTheLead, new Script(bare, { unit: { complaint: ['intermittent'] } as never }).ready()),
+    ).toBeNull()
     const flexed = complaint(['intermittent']).read('low', '322', { conditions: { state: ['flexed'] } })
     expect(said(closing.flexTheLead, flexed)).toBeNull()
   })
@@ -132,7 +136,7 @@ describe('what a run ends without', () => {
 describe('rewinding', () => {
   test('one pole cannot fail to alternate; three can', () => {
     expect([oddPoles({ poles: 1 }), oddPoles({ poles: 2 })]).toEqual([null, null])
-    expect(oddPoles({ poles: 3 })).toMatchObject({ severity: 'stop', params: { poles: 3 } })
+    expect(oddPoles({ poles: 3 })).toMatchObject({ id: 'odd-poles', severity: 'stop', params: { poles: 3 } })
     expect(gaugesTooNear({ candidates: [] })).toBeNull()
     expect(winderDirection({ settled: false })?.severity).toBe('stop')
   })
