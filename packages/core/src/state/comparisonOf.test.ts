@@ -45,7 +45,7 @@ describe('a run as the next one is compared with it', () => {
     const script = new Script(twinCard())
     const first = comparisonOf(runState(script.ready(20).read('high', 'OL').run), 'earlier')
     const next = new Script(twinCard())
-    next.run.compare = [first]
+    next.run.compare = [{ ...first, as: 'twin', failed: ['trigger'] }, first]
     const readings = runState(next.run).steps.filter(({ step }) => step.kind === 'reading')
     expect(readings[0]?.step.id).toBe('high')
   })

@@ -24,6 +24,13 @@ describe('what work has mended', () => {
     expect(stood(new Script(twinCard()).ready().read('low', '250'))).toBe(true)
   })
 
+  test('of two windings the one that was outside, and by the work before its reading', () => {
+    const both = script().read('high', '36.5').put(work('reflow', 'trigger')).put(work('clean', 'all over'))
+    const read = both.read('low', '318').read('high', '36.6')
+    expect(found(read)).toEqual(['clean low'])
+    expect(found(read.put(work('reflow', 'trigger')))).toEqual(['clean low'])
+  })
+
   test.each([
     ['still outside', script().put(work('reflow')).read('low', '391')],
     ['not read since', script().put(work('reflow'))],

@@ -27,17 +27,15 @@ export function mendedSince({ checks, evaluations, tape, prepared }: RunState): 
   const all = [...evaluations.values()]
   return checks.flatMap(({ check, verdict, points }) => {
     if (verdict !== 'within') return []
-    for (const { evaluation: now } of points) {
-      if (!now) continue
+    for (const now of points.flatMap(({ evaluation }) => evaluation ?? [])) {
       const before = all.findLast(
         (one) =>
           one.point === now.point &&
-          one.entry.n < now.entry.n &&
           one.verdict === 'outside' &&
           !tape.gone.has(one.entry.id) &&
           outdated(tape, prepared, check, one.entry, one.pair),
       )
-      const work = before && tape.changes.findLast(({ n }) => n > before.entry.n && n < now.entry.n)
+      const work = before && tape.changes.findLast(({ n }) => n < now.entry.n)
       if (before && work && isMending(work)) {
         const stood = confirmationOf(tape, before, all) === 'stands'
         return [{ check: check.id, work, before, stood, now }]

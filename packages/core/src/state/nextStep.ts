@@ -49,7 +49,7 @@ export function nextStep(states: StepState[], prepared: PreparedCard, tape: Tape
 
 /** The place that a step's check belongs to, if it belongs to one. */
 const whereOf = (step: Step, { checks }: PreparedCard): Place | undefined =>
-  'check' in step && step.check !== undefined ? checks.get(step.check)?.where : undefined
+  checks.get(('check' in step && step.check) || '')?.where
 
 /**
  * Whether a step waits until the part is at its other place.

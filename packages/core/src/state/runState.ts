@@ -175,9 +175,9 @@ export function runState(given: Run, before?: RunState, order: WorkOrder = 'test
 
 const failedBefore = ({ compare }: Run): string[] => compare?.find((one) => one.as === 'earlier')?.failed ?? []
 
-/** Readings that an unanswered stop keeps from counting. */
+/** Readings that an unanswered stop keeps from counting; nothing else holds any. */
 const holdsOf = (firings: Firing[]): Set<string> =>
-  new Set(firings.flatMap((one) => (one.severity === 'stop' && !one.answered ? one.holds : [])))
+  new Set(firings.filter(({ answered }) => !answered).flatMap(({ holds }) => holds))
 
 /**
  * Whether the last decision that stands closes the run: then only decisions, outcomes and notes follow. More tests open it again.

@@ -91,7 +91,13 @@ export interface Evaluation {
   judged?: number
   u?: number
   /** set on a reading that only counts with others: whether their `outside` stands, or this one is wanted again */
-  whole?: { stands: boolean; again: boolean }
+  whole?: {
+    stands: boolean
+    again: boolean
+    /** what the whole comes to, where this reading is judged by itself */
+    verdict?: Verdict
+    reason?: Reason
+  }
   /** amperes through insulation at the test volts */
   leakageAmps?: number
 }

@@ -90,7 +90,7 @@ export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluat
   for (const index of missingItems(check, standing)) points.push({ index, verdict: 'none', reason: 'not-read' })
   for (const x of missingPlaces(check, standing)) points.push({ x, verdict: 'none', reason: 'not-read' })
   const counted = points.filter((point) => point.reason !== 'off-curve' && !metElsewhere(point, points))
-  const [worst] = (counted.length > 0 ? counted : points).toSorted(worstFirst)
+  const [worst] = [...wholesOf(standing), ...(counted.length > 0 ? counted : points)].toSorted(worstFirst)
   return {
     check,
     verdict: worst?.verdict ?? 'none',
@@ -100,6 +100,12 @@ export function judgeCheck(bench: Bench, check: PreparedCheck, standing: Evaluat
     skipped,
   }
 }
+
+/** METHODS 11.7: what a relay comes to is the verdict of both its checks, also where each of a check's readings is as it should be. */
+const wholesOf = (standing: Evaluation[]): Pick<PointState, 'verdict' | 'reason'>[] =>
+  standing.flatMap(({ check, whole }) =>
+    check.kind === 'contacts' && whole?.verdict ? [{ verdict: whole.verdict, reason: whole.reason }] : [],
+  )
 
 /** METHODS 11.18: a reading under other conditions leaves the worst as soon as one at the same place meets them. */
 const metElsewhere = ({ reason, evaluation }: PointState, points: PointState[]): boolean =>

@@ -27,6 +27,80 @@ const wanted = (script: Script) =>
     whole?.again ? [`${check.id} ${pair?.join('-')}`] : [],
   )
 
+/** The contact readings that stand, each with its own verdict and why. */
+const own = (script: Script) =>
+  script
+    .state()
+    .checks.filter(({ check }) => check.kind === 'contacts')
+    .flatMap(({ check, points }) =>
+      points.map(({ pair, verdict, reason }) => [check.id, pair?.join('-'), verdict, reason].filter(Boolean).join(' ')),
+    )
+const openSo = 'within open-as-expected'
+
+describe('of a relay that fails, a reading carries the fault that it rests on', () => {
+  test('a contact that does not close: the one read open twice, and none that is as it should be', () => {
+    const script = read(all(all(relay(), [open, shut]), [open, open], '86'), '30-87', open, '86')
+    expect(own(script)).toEqual([
+      `rest 30-87 ${openSo}`,
+      'rest 30-87a within',
+      `rest 87-87a ${openSo}`,
+      `driven 30-87a ${openSo}`,
+      `driven 87-87a ${openSo}`,
+      'driven 30-87 outside contact-fault',
+    ])
+    expect(
+      script
+        .state()
+        .checks.filter(({ verdict }) => verdict === 'outside')
+        .map(({ check }) => check.id),
+    ).toEqual(['rest', 'driven'])
+  })
+
+  test('both that could be it, before one was read twice', () => {
+    const once = own(all(all(relay(), [open, shut]), [open, open], '86'))
+    expect(once.filter((line) => line.includes('outside'))).toEqual([
+      'driven 30-87 outside contact-fault',
+      'driven 87-87a outside contact-fault',
+    ])
+  })
+
+  test('a contact that stays closed: what was read closed while driven', () => {
+    const script = own(all(all(relay(), [open, shut]), [shut, shut], '86'))
+    expect(script.filter((line) => line.includes('outside'))).toEqual(['driven 30-87a outside contact-fault'])
+  })
+
+  test('one that should be closed at rest: what was read there, and once twice, that one', () => {
+    const script = own(all(all(relay(), [open, open]), [shut, open], '86'))
+    expect(script.filter((line) => line.includes('outside'))).toEqual([
+      'rest 30-87a outside contact-fault',
+      'rest 87-87a outside contact-fault',
+    ])
+    const twice = own(read(all(all(relay(), [open, open]), [shut, open], '86'), '30-87a', open))
+    expect(twice.filter((line) => line.includes('outside'))).toEqual(['rest 30-87a outside contact-fault'])
+  })
+
+  test('a contact of too many ohms fails by itself beside it', () => {
+    const script = own(all(all(relay(), [open, '0.9']), [open, open], '86'))
+    expect(script).toContain('rest 30-87a outside above-maximum')
+  })
+
+  test('one that does nothing: what was read while it was driven, not what it is at rest', () => {
+    const script = own(all(all(all(relay(), [open, shut]), [open, shut], '86'), [open, shut], '85'))
+    expect(script.slice(0, 3)).toEqual([`rest 30-87 ${openSo}`, 'rest 30-87a within', `rest 87-87a ${openSo}`])
+    expect(script.slice(3).every((line) => line.endsWith('outside does-not-operate'))).toBe(true)
+  })
+
+  test('of one that operates an open contact has no limit to be held against', () => {
+    const script = all(all(relay(), [open, shut]), [shut, open], '86')
+    const { points } = script.state().checks.find(({ check }) => check.id === 'rest') ?? { points: [] }
+    expect(points.map(({ reason, evaluation }) => [reason, evaluation?.limit?.kind])).toEqual([
+      ['open-as-expected', undefined],
+      [undefined, 'closed'],
+      ['open-as-expected', undefined],
+    ])
+  })
+})
+
 describe('a changeover relay', () => {
   test('that moves both ways of its blade operates', () => {
     const script = all(all(relay(), [open, shut]), [shut, open], '86')

@@ -22,19 +22,29 @@ export function judgeContacts(bench: Bench, checks: PreparedCheck[], readings: E
   // a beep is joined for the roles; how many ohms the contact has it does not say
   const apart = new Map(readings.filter(beepsOnly).map((one) => [one, one]))
   if (verdict === 'undecided') return { verdict: 'none', reason: 'undecided', wanted: [], apart }
-  if (verdict !== 'operates')
-    return { verdict: 'outside', reason: verdict, wanted: wantedAgain(bench, input, verdict, readings, all) }
+  if (verdict !== 'operates') {
+    const { wanted, restsOn } = restingOn(bench, input, verdict, readings, all)
+    const asTheyShouldBe = readings.filter((one) => !restsOn.includes(one))
+    return {
+      verdict: 'outside',
+      reason: verdict,
+      wanted,
+      apart: new Map(asTheyShouldBe.map((one) => [one, asItShouldBe(one)])),
+    }
+  }
   for (const one of readings) {
-    const ohms = ohmsRead(one)
-    if (
-      typeof ohms === 'number' &&
-      below(ohms, closedBelow) &&
-      one.limit?.kind === 'closed' &&
-      one.verdict === 'outside'
-    )
-      apart.set(one, one)
+    const tooMany = readsClosed(one) && one.limit?.kind === 'closed' && one.verdict === 'outside'
+    if (tooMany || observationOf(one)?.ohms === 'Infinity') apart.set(one, asItShouldBe(one))
   }
   return { verdict: 'within', wanted: [], apart }
+}
+
+/** A reading that the fault does not rest on: what is open or beeps has no ohms to be held against a limit, a closed one has. */
+function asItShouldBe(one: Evaluation): Evaluation {
+  const open = observationOf(one)?.ohms === 'Infinity'
+  if (!open && !beepsOnly(one)) return one
+  const reason = open ? ('open-as-expected' as const) : undefined
+  return { ...one, verdict: 'within', reason, leaning: undefined, conformance: undefined, limit: undefined }
 }
 
 const beepsOnly = ({ entry, reason }: Evaluation): boolean =>
@@ -74,35 +84,50 @@ function observationOf(one: Evaluation): Observation | undefined {
 }
 
 /**
- * A fault that one contact closed instead would undo rests on that open reading, and wants it twice: a probe may have missed. One that
- * should be closed at rest is wanted at rest. Of a relay that does nothing at all it is one with the coil driven, and a contact that was
- * closed then has shown that the probes reached.
+ * The readings that a fault rests on, and those of them that want a second touch. A contact that stays closed rests on what was read closed
+ * with the coil driven. What one contact closed instead would undo rests on that open reading, and wants it twice: a probe may have missed.
+ * One that should be closed at rest is wanted at rest. Of a relay that does nothing at all it is one with the coil driven, and a contact that
+ * was closed then has shown that the probes reached.
  */
-function wantedAgain(
+function restingOn(
   bench: Bench,
   input: RelayInput,
   verdict: RelayRoles['verdict'],
   readings: Evaluation[],
   all: Evaluation[],
-): Evaluation[] {
+): { wanted: Evaluation[]; restsOn: Evaluation[] } {
   const still = verdict === 'does-not-operate'
-  if (still && input.observations.some((one) => isClosed(one) && one.energised !== null)) return []
+  const driven = readings.filter(isDriven)
   const undone = readings.filter((one) => undoes(input, observationOf(one)))
-  const atRest = still ? [] : undone.filter((one) => !isDriven(one))
-  const restsOn = atRest.length > 0 ? atRest : undone.filter(isDriven)
-  return restsOn.some((one) => twiceOpen(bench, one, all)) ? [] : restsOn.slice(0, 1)
+  const closed = undone.filter((one) => isDriven(one) && readsClosed(one))
+  if (closed.length > 0) return { wanted: [], restsOn: closed }
+  const reached = still && driven.some(readsClosed)
+  const atRest = still ? [] : undone.filter((one) => !isDriven(one) && !readsClosed(one))
+  const open = atRest.length > 0 ? atRest : undone.filter(isDriven)
+  const twice = open.filter((one) => twiceOpen(bench, one, all))
+  const restsOn = twice.length > 0 ? twice : open
+  return {
+    wanted: reached || twice.length > 0 ? [] : open.slice(0, 1),
+    restsOn: restsOn.length > 0 ? restsOn : still ? driven : readings,
+  }
 }
 
-/** Whether the relay would operate, had this one been closed. */
-function undoes(input: RelayInput, open: Observation | undefined): boolean {
-  if (open?.ohms !== 'Infinity') return false
-  const closed = input.observations.map((other) =>
-    other.a === open.a && other.b === open.b && other.energised === open.energised ? { ...other, ohms: 0 } : other,
+/** Whether the relay would operate, had this one been closed where it was open, or open where it was closed. */
+function undoes(input: RelayInput, seen: Observation | undefined): boolean {
+  if (!seen || !(seen.ohms === 'Infinity' || isClosed(seen))) return false
+  const ohms = isClosed(seen) ? 'Infinity' : 0
+  const otherwise = input.observations.map((other) =>
+    other.a === seen.a && other.b === seen.b && other.energised === seen.energised ? { ...other, ohms } : other,
   )
-  return relayRoles({ ...input, observations: closed }).verdict === 'operates'
+  return relayRoles({ ...input, observations: otherwise as Observation[] }).verdict === 'operates'
 }
 
 const isDriven = (one: Evaluation): boolean => observationOf(one)?.energised !== null
+
+const readsClosed = (one: Evaluation): boolean => {
+  const seen = observationOf(one)
+  return seen !== undefined && isClosed(seen)
+}
 
 const isClosed = ({ ohms }: Observation): boolean => typeof ohms === 'number' && below(ohms, closedBelow)
 

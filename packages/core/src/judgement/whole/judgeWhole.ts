@@ -60,7 +60,11 @@ function spread(
 ): void {
   for (const evaluation of readings) {
     const own = apart?.get(evaluation)
-    const whole = { stands: wanted.length === 0, again: wanted.includes(evaluation) }
+    const whole = {
+      stands: wanted.length === 0,
+      again: wanted.includes(evaluation),
+      ...(own ? { verdict, reason } : {}),
+    }
     if (own) put(evaluation, { ...own, whole })
     else put(evaluation, { ...evaluation, verdict, reason, leaning: undefined, conformance: undefined, whole })
   }
