@@ -7,7 +7,7 @@ import { decodeCursor, encodeCursor } from '../http/cursor'
 import { notFound, ProblemError } from '../http/problem'
 import { countUnit } from '../repositories/cardTallies'
 import { readRevision } from '../repositories/revisions'
-import { runById } from '../repositories/rememberedRuns'
+import { rememberRun, runById } from '../repositories/rememberedRuns'
 import { insertRun, readRun, readRunRow } from '../repositories/runs'
 import { note } from '../repositories/audit'
 import { allInstruments, readSettings } from '../repositories/shop'
@@ -116,7 +116,7 @@ export async function moveTo(database: Database, id: string, { place, blockedBy,
  * gone on with where that was asked for.
  */
 export async function startRun(database: Database, body: NewRun): Promise<RunView> {
-  return inTransaction(database, async (queries) => {
+  const begun = await inTransaction(database, async (queries) => {
     // held until this is done, and before anything else is read: of two benches at once the later one finds what the first began
     const unit = await readUnit(queries, body.unit, true)
     const before = await readRunRow(queries, body.id)
@@ -129,7 +129,7 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
     if (!unit) throw refused('unit', 'names a unit that is not here; take it in first')
     await allowed(queries, body.by, 'learner')
     const open = before || !body.goOn ? undefined : await openRunOf(queries, unit.id)
-    if (open) return open
+    if (open) return { view: open }
     const [settings, instruments] = await Promise.all([readSettings(queries), allInstruments(queries)])
     const past = before ? undefined : await lastRunOf(queries, unit.id)
     const revision = past
@@ -157,8 +157,11 @@ export async function startRun(database: Database, body: NewRun): Promise<RunVie
       await moveUnit(queries, unit.id, 'bench', null, row.id)
       if (row.history !== unit.history) await setHistory(queries, unit.id, row.history)
     }
-    return { run, state: summarise(state) }
+    return { view: { run, state: summarise(state) }, held: { row, run, state } }
   })
+  // its first reading comes next
+  if (begun.held) rememberRun(begun.held)
+  return begun.view
 }
 
 /** A run as a document with its verdicts. */
