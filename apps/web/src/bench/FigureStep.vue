@@ -13,16 +13,31 @@ const bench = useBench()
 const shop = useShop()
 const isCelsius = computed(() => shop.units.temperature === '°C')
 const within = (celsius: number) => `${isCelsius.value ? celsius : (celsius * 9) / 5} ${shop.units.temperature}`
+/** ohms that a new temperature could be of */
+const wasRead = computed(() => (bench.state?.tape.readings.length ?? 0) > 0)
 const ways = computed(() => {
   const two = (first: [string, string, boolean], second: [string, string]) => [
     { label: first[0], hint: first[1], main: first[2] },
     { label: second[0], hint: second[1], main: !first[2] },
   ]
   if (props.kind === 'temperature')
-    return two(
-      ['the room’s', `good to ±${within(5)} for the part`, bench.temperatureFrom === 'room'],
-      ['measured on the part', `good to ±${within(2)}`],
-    )
+    return [
+      { label: 'the room’s', hint: `good to ±${within(5)} for the part`, main: bench.temperatureFrom === 'room' },
+      {
+        label: 'measured on the part',
+        hint: `good to ±${within(2)}${wasRead.value ? ', of what was just read too' : ''}`,
+        main: bench.temperatureFrom === 'measured',
+      },
+      ...(wasRead.value
+        ? [
+            {
+              label: 'warmed since',
+              hint: 'measured; what was read stays cold',
+              main: bench.temperatureFrom === 'hot',
+            },
+          ]
+        : []),
+    ]
   if (props.kind === 'leads')
     return two(
       ['zeroed in the meter', 'the meter shows 0 now', bench.zeroHow === 'hardware'],
@@ -59,7 +74,7 @@ const unit = computed(() =>
 <style scoped>
 .choices {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
   gap: 10px;
 }
 .choices :deep(.key-button) {

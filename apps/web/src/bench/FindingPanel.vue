@@ -100,10 +100,12 @@ function keep(why: string, second?: string, word?: (entry: Entry) => Seal): void
 
 /** Goes to the step that would settle it: the finding waits. */
 function settle(at: number): boolean {
-  const { step, tester } = (state.value.closed ? undefined : settling.value[at]) ?? {}
+  const { step, tester, warmed, again } = (state.value.closed ? undefined : settling.value[at]) ?? {}
   if (step === undefined) return false
   if (tester) bench.bestMeter('insulation')
-  bench.goTo(step)
+  if (warmed) bench.temperatureFrom = 'hot'
+  if (again === undefined) bench.goTo(step)
+  else bench.takeAgain(again, false, 'read hot')
   return true
 }
 

@@ -37,7 +37,7 @@ export const benchKeys = stateKeys(
     keepLook: { keys: ['Enter'], label: 'keep what was seen', when: ['look'] },
     isolate: { keys: [...'abcd'], label: 'how it is isolated', cap: 'a–d', when: ['isolate'] },
     say: { keys: [...'abcdefgh'], label: 'what it does', cap: 'a–h', when: ['answer'] },
-    pick: { keys: [...'ab'], label: 'how it was taken', cap: 'a b', when: ['figure', 'figureLine'] },
+    pick: { keys: [...'abc'], label: 'how it was taken', cap: 'a b c', when: ['figure', 'figureLine'] },
     choose: { keys: [...'abcef'], label: 'decide', cap: 'a b c e f', when: ['finding'], settles: true },
     settle: { keys: [...'123'], label: 'go and do it', cap: '1–3', when: ['finding'] },
     winder: { keys: ['r'], label: 'to the winder', when: ends },

@@ -98,10 +98,10 @@ export function usePlainStep(ask: Ask) {
     }
   }
 
-  /** The first or the second of the two ways in which this step's figure is taken. */
+  /** One of the ways in which this step's figure is taken. */
   function pick(at: number): void {
     const first = at === 0
-    if (step.value?.kind === 'temperature') bench.temperatureFrom = first ? 'room' : 'measured'
+    if (step.value?.kind === 'temperature') bench.temperatureFrom = (['room', 'measured', 'hot'] as const)[at] ?? 'room'
     if (step.value?.kind === 'leads') bench.zeroHow = first ? 'hardware' : 'subtract'
     if (step.value?.kind === 'supply') bench.supplyWhile = first ? 'on' : 'off'
   }

@@ -65,6 +65,14 @@ describe('a step that is no reading', () => {
     ).toEqual({ kind: 'temperature', part: 'room', roomC: expect.closeTo(24.444, 3) })
   })
 
+  test('a part that was warmed since is hot at so much: what was read before stays cold', () => {
+    expect(plainEntry('temperature', '65', { ...setting, temperatureFrom: 'hot' })).toEqual({
+      kind: 'temperature',
+      part: 'hot',
+      partC: 65,
+    })
+  })
+
   test('leads zeroed in the meter leave nothing in later readings; taken off by arithmetic they leave what was shown', () => {
     expect(plainEntry('leads', '0.21', setting)).toMatchObject({ kind: 'lead-check', ohms: 0.21, how: 'subtract' })
     expect(plainEntry('leads', '0.21', { ...setting, zeroHow: 'hardware' })).toMatchObject({ ohms: 0, text: '0.21' })
@@ -74,8 +82,14 @@ describe('a step that is no reading', () => {
   test('what no leads and no bare metal read is not kept as theirs', () => {
     expect(plainEntry('leads', '304', setting)).toBe('no-leads')
     expect(plainEntry('leads', '10', setting)).toMatchObject({ kind: 'lead-check', ohms: 10 })
+    expect([plainEntry('leads', 'OL', setting), plainEntry('leads', 'OL 600', setting)]).toEqual([
+      'no-leads',
+      'no-leads',
+    ])
     expect(plainEntry('frame-proof', '59.2', setting)).toBe('no-contact')
     expect(plainEntry('frame-proof', '-10.1', setting)).toBe('no-contact')
+    expect(plainEntry('frame-proof', 'OL', setting)).toBe('no-contact')
+    expect(plainEntry('temperature', 'OL', setting)).toBe('number')
     expect(plainEntry('frame-proof', '0.4', setting)).toMatchObject({ kind: 'proof', of: 'same-metal' })
   })
 

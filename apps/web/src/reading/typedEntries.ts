@@ -30,7 +30,8 @@ export interface Typing {
 /** What a step that is no reading is typed with. */
 export interface PlainSetting extends Typing {
   meter: Instrument | undefined
-  temperatureFrom: 'room' | 'measured'
+  /** the room's, the part's own, or the part's own since it was warmed: what was read before stays cold */
+  temperatureFrom: 'room' | 'measured' | 'hot'
   zeroHow: 'hardware' | 'subtract'
   supplyWhile: 'on' | 'off'
 }
@@ -62,12 +63,14 @@ export function plainEntry(step: PlainStep, text: string, setting: PlainSetting)
   const made = typedReading(withUnit(text, of, units, decimalComma), of, decimalComma)
   if ('problem' in made) return made.problem
   const { value, kind } = made.reading
+  if (kind === 'over' && step === 'leads') return 'no-leads'
+  if (kind === 'over' && step === 'frame-proof') return 'no-contact'
   if (kind !== 'value' || value === undefined) return 'number'
   switch (step) {
     case 'temperature':
       return setting.temperatureFrom === 'room'
         ? { kind: 'temperature', part: 'room', roomC: value }
-        : { kind: 'temperature', part: 'measured', partC: value }
+        : { kind: 'temperature', part: setting.temperatureFrom, partC: value }
     case 'leads': {
       if (Math.abs(value) > noContact) return 'no-leads'
       // zeroed in the meter, nothing of the leads is left in later readings

@@ -25,6 +25,7 @@ import {
   plainEntry,
   readingEntry,
   supplyEntry,
+  type PlainSetting,
   type PlainStep,
   type ReadingPlace,
   type Typing,
@@ -65,13 +66,20 @@ interface TypedInto {
 
 /** What is typed, made an entry of the step that is open, with what the person chose beside it. */
 export function useTyping(into: TypedInto) {
-  const temperatureFrom = ref<'room' | 'measured'>('room')
+  const temperatureFrom = ref<PlainSetting['temperatureFrom']>('room')
   const supplyWhile = ref<'on' | 'off'>('on')
   const zeroHow = ref<'hardware' | 'subtract'>('hardware')
   watch(
     () => into.meter()?.zero,
     (zero) => (zeroHow.value = zero ?? 'hardware'),
     { immediate: true },
+  )
+  // that a part was warmed is said of one temperature
+  watch(
+    () => into.current()?.step.kind,
+    (kind) => {
+      if (kind !== 'temperature' && temperatureFrom.value === 'hot') temperatureFrom.value = 'measured'
+    },
   )
 
   /** Keeps a typed figure for the step that is open. @returns what is wrong with the text, or null */

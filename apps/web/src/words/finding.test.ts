@@ -167,6 +167,26 @@ describe('what a pass does not prove', () => {
     const expected = 322 * ((234.5 + 80) / (234.5 + 20))
     expect(hot?.text).toContain(`orange–grey ${expected.toFixed(1)}`)
     expect(hot?.text).toContain('80\u2009°C')
+    expect(hot).toMatchObject({ step: 'temperature', warmed: true })
+  })
+
+  test('once the part is hot each winding that was read cold is to be read again, and what it should show', () => {
+    const hot = sound().put({ kind: 'decision', what: 'more-tests', why: 'hot' })
+    hot.put({ kind: 'temperature', part: 'measured', partC: 65 })
+    expect(findingTitle(hot.state(), figures).title).toContain('cold')
+    const [low, high, series] = wouldSettle(hot.state(), figures)
+    expect([low, high, series].map((one) => one?.head)).toEqual([
+      'Orange–grey, hot.',
+      'Orange–tan, hot.',
+      'Grey–tan, hot.',
+    ])
+    const expected = 322 * ((234.5 + 65) / (234.5 + 20))
+    expect(low?.text).toContain(expected.toFixed(1))
+    const cold = hot.run.entries.find((entry) => entry.kind === 'reading' && entry.check === 'low')
+    expect(low).toMatchObject({ again: cold?.id, step: 'low' })
+    hot.read('low', '379', { supersedes: cold?.id ?? '' })
+    expect(wouldSettle(hot.state(), figures)[0]).toMatchObject({ head: 'Orange–tan, hot.' })
+    expect(findingTitle(hot.state(), figures).title).not.toContain('cold')
   })
 
   test('a test left out is listed with the reason that was given', () => {

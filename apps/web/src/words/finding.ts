@@ -1,6 +1,7 @@
 import {
   byComparison,
   expectedAt,
+  leftToReadHot,
   notProved,
   notTested,
   settledAt,
@@ -167,6 +168,10 @@ export interface Settling {
   step?: string
   /** it wants the insulation tester in the hand */
   tester?: boolean
+  /** it wants the part's own temperature, since it was warmed */
+  warmed?: boolean
+  /** the reading that it takes again */
+  again?: string
 }
 
 /** What would settle it, in the order in which to try it; nothing that was done, nothing that the part cannot follow. */
@@ -181,19 +186,9 @@ export function wouldSettle(state: RunState, figures: Figures): Settling[] {
     }))
   if (finding.word === 'fault-found') return afterRepair(causes)
   const left = notProved(state)
-  const expected = expectedAt(state, hotC).map(
-    ({ check, ohms }) => `${checkPoints(run.card, check)} ${figures.figure(ohms)}`,
-  )
   const output = run.card.checks.find(({ id, kind }) => kind === 'ac-output' && state.untested.includes(id))
   return [
-    ...(left.includes('when-hot') && expected.length > 0
-      ? [
-          {
-            head: 'The same readings hot.',
-            text: `At a measured ${figures.temperature(hotC)} expect ${expected.join(', ')}. What lags, jumps or opens is the fault.`,
-          },
-        ]
-      : []),
+    ...hotReadings(state, figures),
     ...(output
       ? [
           {
@@ -205,6 +200,25 @@ export function wouldSettle(state: RunState, figures: Figures): Settling[] {
       : []),
     ...(!output && left.includes('shorted-turns') ? [{ head: 'A known good one in its place.', text: '' }] : []),
   ]
+}
+
+/** The same readings hot: first how hot it is, then each winding that was read cold. */
+function hotReadings(state: RunState, figures: Figures): Settling[] {
+  const { card } = state.run
+  const hot = leftToReadHot(state)
+  if (hot)
+    return hot.figures.slice(0, mostActions).map(({ check, ohms, cold }) => ({
+      head: `${capital(checkPoints(card, check))}, hot.`,
+      text: `At ${figures.temperature(hot.c)} expect ${figures.figure(ohms)}; what lags, jumps or opens is the fault.`,
+      step: settledAt(state, { why: 'take-again', check, entry: cold }),
+      again: cold,
+    }))
+  const expected = expectedAt(state, hotC).map(
+    ({ check, ohms }) => `${checkPoints(card, check)} ${figures.figure(ohms)}`,
+  )
+  if (!notProved(state).includes('when-hot') || expected.length === 0) return []
+  const text = `At a measured ${figures.temperature(hotC)} expect ${expected.join(', ')}. What lags, jumps or opens is the fault.`
+  return [{ head: 'The same readings hot.', text, step: 'temperature', warmed: true }]
 }
 
 const windingKinds: ReadonlySet<string> = new Set([

@@ -13,6 +13,10 @@ describe('what is expected, in words', () => {
       said({ from: 'own', value: 4420, bare: 4480, parallel: 330_000 }, 'resistance', 10),
       'Expect 4.42 kΩ: it read 4.48 kΩ bare, 330 kΩ in parallel with it.',
     ],
+    [
+      said({ from: 'own', value: 1.893, bare: 1.59, partC: 65 }, 'resistance', 0.01),
+      'At 65 °C expect 1.89 Ω: it read 1.59 Ω before.',
+    ],
     [said({ from: 'parts', open: true }), 'Expect over range: it leads through what reads open.'],
     [said({ from: 'parts', value: 273 }), 'Expect 273.0 Ω: its windings read so much together.'],
     [

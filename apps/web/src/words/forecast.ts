@@ -19,6 +19,8 @@ export function forecastWords(told: Forecast, figures: Figures, resolution?: num
   const expected = figure(told.value)
   switch (told.from) {
     case 'own':
+      if (told.partC !== undefined)
+        return `At ${figures.temperature(told.partC)} expect ${expected}: it read ${figures.bound(Number((told.bare ?? 0).toPrecision(3)))} before${leads}.`
       return `Expect ${expected}: it read ${figures.bound(Number((told.bare ?? 0).toPrecision(3)))} bare${leads}.`
     case 'parts':
       return `Expect ${expected}: its windings read so much together${leads}.`

@@ -1,4 +1,4 @@
-import type { Card, Conditions, Evaluation } from '@sure-spool/core'
+import { hotFromC, type Card, type Conditions, type Evaluation } from '@sure-spool/core'
 import { conditionWords } from './conditions'
 import type { Figures } from './figures'
 
@@ -11,9 +11,10 @@ const bentState = 'flexed'
  */
 export function takenUnder(
   card: Card,
-  { check, entry }: Pick<Evaluation, 'check' | 'entry'>,
+  one: Pick<Evaluation, 'check' | 'entry' | 'temperature' | 'judged' | 'reference'>,
   figures: Figures,
 ): string {
+  const { check, entry } = one
   const { conditions, where } = entry.reading
   const own = Object.entries(conditions ?? {}).filter(
     ([name, value]) => JSON.stringify(value) !== JSON.stringify(check.conditions?.[name as keyof Conditions]),
@@ -21,6 +22,17 @@ export function takenUnder(
   const state = conditions?.state ?? check.conditions?.state ?? []
   const isBent = state.includes(bentState)
   const said = conditionWords(card, Object.fromEntries(own), figures).map((one) => (one === bentState ? 'bent' : one))
+  said.push(...hotWords(one, figures))
   if (where === undefined) return said.join(', ')
   return [...said.filter((one) => one !== 'bent'), isBent ? `bent at ${where}` : `at ${where}`].join(', ')
+}
+
+/** A hot winding's figure lies beside limits that are cold: what it comes to there. */
+function hotWords(
+  { temperature, judged, reference }: Pick<Evaluation, 'temperature' | 'judged' | 'reference'>,
+  figures: Figures,
+): string[] {
+  const { partC = 0 } = temperature ?? {}
+  if (judged === undefined || reference === undefined || partC < hotFromC) return []
+  return [`at ${figures.temperature(partC)}, ${figures.figure(judged)} at ${figures.temperature(reference.c)}`]
 }

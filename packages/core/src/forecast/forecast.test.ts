@@ -121,6 +121,22 @@ describe('ohms', () => {
     expect(ahead(twin(20).read('low', 'OL').put(inCircuit), 'low')?.from).not.toBe('own')
   })
 
+  test('a pair that was read cold, once the part is warmed: by its metal’s law, from 5 % on', () => {
+    const warmed = (partC: number) =>
+      twin(20)
+        .read('low', '322')
+        .put({ kind: 'decision', what: 'more-tests', why: 'hot' })
+        .put({ kind: 'temperature', part: 'measured', partC })
+    expect(ahead(warmed(65), 'low')).toMatchObject({
+      from: 'own',
+      bare: 322,
+      partC: 65,
+      value: expect.closeTo((322 * 299.5) / 254.5, 6),
+    })
+    expect(ahead(warmed(30), 'low')?.from).toBe('card')
+    expect(ahead(warmed(65), 'trigger')?.from).toBe('card')
+  })
+
   test('legs of a star have no reading of their own: the card says it', () => {
     const script = new Script(chargingCard()).ready(40).read('uv', '0.67')
     expect(ahead(script, 'vw')).toMatchObject({ from: 'card', partC: 40 })

@@ -4,7 +4,7 @@ import type { Quantity } from '../document'
 export interface Forecast {
   quantity: Quantity
   /**
-   * `own`: what this pair itself read while it was isolated otherwise; `parts`: what this unit's windings read, through the network; `whole`: a sum's whole less its other parts; `card`: the card's figure at
+   * `own`: what this pair itself read while it was isolated otherwise, or with the part at another temperature; `parts`: what this unit's windings read, through the network; `whole`: a sum's whole less its other parts; `card`: the card's figure at
    * the part's temperature; `speed`: volts in proportion to the speed; `volts`: volts over the ohms read
    */
   from: 'own' | 'parts' | 'whole' | 'card' | 'speed' | 'volts'
@@ -22,7 +22,7 @@ export interface Forecast {
   parallel?: number
   /** what the leads add to it, ohms */
   leads?: number
-  /** the part's temperature that the card's figure was moved to */
+  /** the part's temperature that the figure was moved to */
   partC?: number
   /** the speed it was scaled to */
   rpm?: number

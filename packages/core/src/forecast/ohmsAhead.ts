@@ -1,13 +1,22 @@
 import { expectedOf } from '../conformance'
 import { nodesOf, type Winding } from '../document'
-import { isolatedAlike, limitAt, pairKey, readsFinite, readsOpen, windingsBetween, type Evaluation } from '../judgement'
+import {
+  besideAt,
+  isolatedAlike,
+  limitAt,
+  pairKey,
+  readsFinite,
+  readsOpen,
+  windingsBetween,
+  type Evaluation,
+} from '../judgement'
 import { pairResistance } from '../network'
 import { beta, isMetal } from '../temperature'
 import type { RunState } from '../state'
 import type { Forecast } from './forecast'
 
 /**
- * Ohms between two points as the display should show them: from what they read bare, where the isolation changed since; from what this unit's windings read (METHODS 9), else a sum's whole less its
+ * Ohms between two points as the display should show them: from what they read bare, where the isolation changed since, or cold, where the part was warmed; from what this unit's windings read (METHODS 9), else a sum's whole less its
  * other parts, else the card's figure at the part's temperature (METHODS 3); leads that stand in the reading are added.
  * @param next the reading that is about to be taken
  * @returns undefined where nothing says more than the limits do
@@ -41,6 +50,9 @@ export function ohmsAhead(state: RunState, next: Evaluation): Forecast | undefin
   }
 }
 
+/** how far ohms must have moved by warmth to be told */
+const itShows = 0.05
+
 type Told = Omit<Forecast, 'quantity'>
 
 /** What stands for a winding by itself, from a check of its own or a pair of three pins: its ohms net of leads, or that it is open. */
@@ -63,15 +75,24 @@ function windingsRead({ checks, prepared: { card } }: RunState): Map<string, num
 
 const ends = ({ from, to }: Winding) => pairKey([from, to])
 
-/** What this pair read with a lead lifted, or beside something else than now: bare it is the same still. */
-function fromOwn({ tape, checks }: RunState, { check, pair, entry }: Evaluation): Told | undefined {
+/**
+ * What this pair read with a lead lifted, or beside something else than now: bare it is the same still. Warmed or cooled since by so much
+ * that it shows, by its metal's law.
+ */
+function fromOwn({ tape, checks }: RunState, { check, pair, entry, governing }: Evaluation): Told | undefined {
   const own = checks
     .find((state) => state.check.id === check.id)
     ?.points.find(
       ({ evaluation, held }) => !held && evaluation?.pair && pair && pairKey(evaluation.pair) === pairKey(pair),
     )?.evaluation
   if (!own || !readsFinite(own) || own.net === undefined) return undefined
-  return isolatedAlike(tape, own.entry.n, entry.n) ? undefined : { from: 'own', value: own.net, bare: own.net }
+  const { temperature } = governing
+  const { partC } = temperature
+  const warmer = besideAt(own, { temperature })
+  const told = { from: 'own', value: own.net * warmer, bare: own.net } as const
+  if (partC !== undefined && temperature.from === 'measured' && Math.abs(warmer - 1) > itShows)
+    return { ...told, partC }
+  return isolatedAlike(tape, own.entry.n, entry.n) ? undefined : told
 }
 
 function fromParts(state: RunState, { check, pair }: Evaluation): Told | undefined {

@@ -11,6 +11,7 @@ export {
   lastPlace,
   isUnzeroed,
   leadsFor,
+  besideAt,
   leadsMatterAhead,
   unzeroedU,
   outdated,

@@ -1,6 +1,7 @@
 import { above, atMost, below, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
 import {
+  besideAt,
   isolatedAlike,
   isUnsteady,
   isUnzeroed,
@@ -78,6 +79,16 @@ function leadFigure(text: string): number {
 /** how much more copper reads as hot as a film bears */
 const warmest = (beta.copper + mostWarmth) / (beta.copper + roomC)
 
+/** Whether two readings of a metal winding are apart by what it was warmer, within what two thermometers leave open. */
+function isByWarmth(one: Evaluation, other: Evaluation, apart: number, allowed: number): boolean {
+  const { quantity, temperature, check, net = 0 } = one
+  const warmer = quantity === 'resistance' ? besideAt(other, one) : 1
+  if (warmer === 1 || check.material === undefined || !isMetal(check.material)) return false
+  const perDegree = Math.abs(net) / (beta[check.material] + (temperature?.partC ?? roomC))
+  const doubt = 2 * perDegree * Math.hypot(temperature?.u ?? 0, other.temperature?.u ?? 0)
+  return atMost(Math.abs(apart - (other.net ?? 0) * (warmer - 1)), allowed + doubt)
+}
+
 /** Two readings of one point on one meter further apart than the meter explains, and no unit slip. */
 export const repeatsApart: ReadingRule = {
   id: 'repeats-apart',
@@ -89,11 +100,12 @@ export const repeatsApart: ReadingRule = {
     for (const other of again) {
       const theirs = sizeOf(moment, other)
       if (theirs === undefined) continue
+      const apart = Math.abs(mine - theirs)
       const share = 0.01 * Math.max(Math.abs(mine), Math.abs(theirs))
       // what most are, told first: a long tape asks it of all that was read there
-      if (Math.abs(mine - theirs) <= share) continue
+      if (apart <= share) continue
       const allowed = share + 3 * Math.max(lastPlace(evaluation), lastPlace(other))
-      if (!above(Math.abs(mine - theirs), allowed)) continue
+      if (!above(apart, allowed) || isByWarmth(evaluation, other, mine - theirs, allowed)) continue
       if ([1000, 0.001].some((factor) => Math.abs(mine * factor - theirs) <= 0.02 * Math.abs(theirs))) continue
       if (!isolatedAlike(moment.bench.tape, other.entry.n, evaluation.entry.n)) continue
       // what was warm and has cooled reads less

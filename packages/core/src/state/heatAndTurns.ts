@@ -35,6 +35,27 @@ export const expectedAt = (state: RunState, c: number): HotFigure[] =>
     ]
   })
 
+/** From here up a winding is hot enough to show what it hides, °C. */
+export const hotFromC = 50
+
+/**
+ * What the windings of a part that is hot now have yet to read: those whose standing reading was taken at less than 50 °C.
+ * @returns the measured temperature, °C, and ohms, a line a check with the reading that was cold; undefined where the part was not measured
+ * at 50 °C or more last
+ * @example
+ * leftToReadHot(scenes.sound().state) // undefined
+ */
+export function leftToReadHot(state: RunState): { c: number; figures: (HotFigure & { cold: string })[] } | undefined {
+  const c = state.tape.temperatures.at(-1)?.partC
+  if (c === undefined || c < hotFromC) return undefined
+  const figures = expectedAt(state, c).flatMap((one) => {
+    const points = state.checks.find(({ check }) => check.id === one.check)?.points
+    const standing = points?.[0]?.evaluation
+    return standing && (standing.temperature?.partC ?? 0) < hotFromC ? [{ ...one, cold: standing.entry.id }] : []
+  })
+  return { c, figures }
+}
+
 /**
  * The share of its turns that each single winding could have lost and still read as it does, had it begun at its upper limit.
  * Left out: checks over several windings, readings at or above the limit, checks without an upper limit.

@@ -43,8 +43,9 @@ describe('what a pass does not prove is the part’s own', () => {
   })
 
   test('heat is proved by a part that was read hot, from 50 °C', () => {
-    const at = (partC: number) => fresh(twinCard()).put({ kind: 'temperature', part: 'measured', partC }).state()
-    expect([wasHot(at(49.9)), wasHot(at(50))]).toEqual([false, true])
+    const warmed = (partC: number) => fresh(twinCard()).put({ kind: 'temperature', part: 'measured', partC })
+    const at = (partC: number) => warmed(partC).read('low', '372').state()
+    expect([wasHot(at(49.9)), wasHot(at(50)), wasHot(warmed(65).state())]).toEqual([false, true, false])
     expect(notProved(at(49.9))).toContain('when-hot')
     expect(notProved(at(50))).not.toContain('when-hot')
   })
@@ -70,7 +71,8 @@ describe('what was not tested', () => {
     expect(whats(fresh(twinCard()))).not.toContain('hot')
     expect(whats(fresh(twinCard(), ['trips-when-hot']))).toContain('hot')
     const hot = fresh(twinCard(), ['trips-when-hot']).put({ kind: 'temperature', part: 'measured', partC: 65 })
-    expect(whats(hot)).not.toContain('hot')
+    expect(whats(hot)).toContain('hot')
+    expect(whats(hot.read('low', '372'))).not.toContain('hot')
   })
 
   test('flexing only where it comes and goes, the part has leads, and no check of the card lists it', () => {

@@ -1,5 +1,6 @@
 import { isAsked } from '../asked'
 import type { Family } from '../document'
+import { hotFromC } from './heatAndTurns'
 import type { RunState } from './runState'
 
 /** What a pass of this part leaves unproved, an id each; worded in one place. */
@@ -39,16 +40,13 @@ const byFamily: Record<Family, Unproved[]> = {
   other: ['insulation-at-volts', 'when-hot'],
 }
 
-/** From here up a winding is hot enough to show what it hides, °C. */
-const hotFromC = 50
-
 /**
- * Whether a part was read warm: a measured temperature of 50 °C or more.
+ * Whether a part was read warm: something that stands was read at a measured 50 °C or more. That it was warmed is no reading.
  * @example
  * wasHot(scenes.sound().state) // false
  */
-export const wasHot = ({ tape }: Pick<RunState, 'tape'>): boolean =>
-  tape.temperatures.some(({ partC = 0 }) => partC >= hotFromC)
+export const wasHot = ({ checks }: Pick<RunState, 'checks'>): boolean =>
+  checks.some(({ points }) => points.some(({ evaluation }) => (evaluation?.temperature?.partC ?? 0) >= hotFromC))
 
 /** Kinds of check whose pass proves what stands here. */
 const provedBy: Partial<Record<Unproved, ReadonlySet<string>>> = {

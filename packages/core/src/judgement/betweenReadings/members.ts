@@ -1,9 +1,8 @@
 import type { Relation } from '../../document'
 import type { Band, judgeValue } from '../../conformance'
 import type { Figure } from '../../relations'
-import { beta, isMetal } from '../../temperature'
 import { rectangular } from '../../uncertainty'
-import { isUnzeroed, readsFinite, unzeroedU, type Evaluation } from '../figure'
+import { besideAt, isUnzeroed, readsFinite, unzeroedU, type Evaluation } from '../figure'
 import type { RelationState, StandingOf } from './relationState'
 
 /** What a contact may add to one reading, as a standard uncertainty in ohms (METHODS 11.10). */
@@ -39,7 +38,7 @@ export function figuresOf(
       one.range !== undefined &&
       one.range === first?.range,
   )
-  const scales = members.map((one) => temperatureScale(one, first))
+  const scales = members.map((one) => besideAt(one, first))
   const figures = members.map((one, i) => {
     const scale = scales[i] ?? 1
     return { value: (one.net ?? 0) * scale, u: scale * ownUncertainty(one, alike, zeroApart) }
@@ -66,13 +65,6 @@ function ownUncertainty(one: Evaluation, alike: boolean, zeroApart: boolean): nu
 
 /** The leads' part in a reading's doubt, zeroed or not, ohms. */
 const leadsOf = ({ leads }: Evaluation): number => (isUnzeroed(leads) ? unzeroedU(leads) : (leads?.u ?? 0))
-
-function temperatureScale(one: Evaluation, first: Evaluation | undefined): number {
-  const { material } = one.check
-  const [from, to] = [one.temperature?.partC, first?.temperature?.partC]
-  if (material === undefined || !isMetal(material) || from === undefined || to === undefined) return 1
-  return (beta[material] + to) / (beta[material] + from)
-}
 
 /**
  * What a relation comes to by its own figure.

@@ -1,4 +1,4 @@
-import type { Entry } from '../../document'
+import type { Entry, EntryOf } from '../../document'
 import type { ReadingEntry, Tape } from '../tape'
 
 /** The part's temperature at a reading, in °C, with its standard uncertainty. `partC` is absent when it is hot or cold by an unknown amount. */
@@ -9,8 +9,14 @@ export interface TemperatureApplied {
   entry?: string
 }
 
+type TemperatureEntry = EntryOf<'temperature'>
+
+/** What was measured so long after a reading says less of it than the room it lay in, ms. */
+const longAfterMs = 20 * 60_000
+
 /**
- * A part temperature of the reading's stage, nearest in time (of two as near the earlier), else the nearest room (METHODS 3, 11.5).
+ * A part temperature of the reading's stage, nearest in time (of two as near the earlier), else the nearest room (METHODS 3, 11.5). What
+ * was measured after a decision, or long after a reading whose room is known, or is said to be hot or cold since, is of a later part.
  * @example
  * temperatureFor(scenes.sound().tape, scenes.sound().of('low').entry).partC // 20
  */
@@ -18,7 +24,9 @@ export function temperatureFor(tape: Tape, reading: ReadingEntry): TemperatureAp
   const all = tape.temperatures
   const stage = tape.stageOf.get(reading.id)
   const part = nearest(
-    all.filter((entry) => entry.part !== 'room' && tape.stageOf.get(entry.id) === stage),
+    all.filter(
+      (entry) => entry.part !== 'room' && tape.stageOf.get(entry.id) === stage && !isWarmedSince(tape, entry, reading),
+    ),
     reading,
   )
   if (part)
@@ -31,6 +39,14 @@ export function temperatureFor(tape: Tape, reading: ReadingEntry): TemperatureAp
   )
   if (room?.roomC !== undefined) return { partC: room.roomC, u: 5 / Math.sqrt(3), from: 'room', entry: room.id }
   return { partC: 20, u: 10 / Math.sqrt(3), from: 'assumed' }
+}
+
+function isWarmedSince(tape: Tape, measured: TemperatureEntry, reading: ReadingEntry): boolean {
+  if (measured.n < reading.n) return false
+  if (measured.part !== 'measured' && measured.partC !== undefined) return true
+  const late = Date.parse(measured.at) - Date.parse(reading.at) > longAfterMs
+  if (late && tape.temperatures.some(({ roomC, n }) => roomC !== undefined && n < measured.n)) return true
+  return tape.entries.some(({ kind, n }) => kind === 'decision' && n > reading.n && n < measured.n)
 }
 
 function nearest<E extends Entry>(entries: E[], reading: ReadingEntry): E | undefined {
