@@ -42,7 +42,7 @@ function toFrame({ checks }: CauseInput, terminal: string): Evaluation | undefin
 /** As it reads by itself; where nobody read it, as the card has it, with the card's tolerance for its doubt. */
 function ownOhms(input: CauseInput, { id, ohms, tolerancePct }: Winding): { ohms: number; u: number } | undefined {
   const read = ownReading(input, id)
-  if (read && readsFinite(read) && read.net !== undefined) return { ohms: read.net, u: read.netU ?? 0 }
-  if (read || ohms === undefined || tolerancePct === undefined) return undefined
+  if (read) return readsFinite(read) && read.net !== undefined ? { ohms: read.net, u: read.netU ?? 0 } : undefined
+  if (ohms === undefined || tolerancePct === undefined) return undefined
   return { ohms, u: ((tolerancePct / 100) * ohms) / rectangular }
 }

@@ -52,7 +52,9 @@ describe('the finding names the fault (METHODS 11.21)', () => {
     card.checks.push(plainCheck('between', 'resistance', { pair: ['O', 'V'] }, { kind: 'open', atLeast: 1e6 }))
     const script = on(card).put({ kind: 'proof', of: 'same-metal' }).read('between', '21 Ω')
     expect(causes(script)).toEqual(['bridged high,low,trigger <between>'])
-    script.read('frame', '9 Ω', pair('O', 'frame')).read('frame', '12 Ω', pair('V', 'frame'))
+    script.read('frame', '9 Ω', pair('O', 'frame'))
+    expect(causes(script)).toEqual(['to-frame high,low <frame>', 'bridged high,low,trigger <between>'])
+    script.read('frame', '12 Ω', pair('V', 'frame'))
     expect(causes(script)).toEqual(['to-frame high,low <between,frame>', 'to-frame trigger <between,frame>'])
   })
 
@@ -110,6 +112,11 @@ describe('the finding names the fault (METHODS 11.21)', () => {
     for (const [i, text] of ['.41', '.42', '.30', '.41', '.42', '.41', '.31', '.42'].entries())
       bars.read('bars', text, { index: i + 1 })
     expect(causes(bars)).toEqual(['bars 3,7 <bars>'])
+    const backwards = on(armatureCard())
+    for (const [i, text] of ['.42', '.31', '.41', '.42', '.41', '.30', '.42', '.41'].entries())
+      backwards.read('bars', text, { index: 8 - i })
+    backwards.put({ kind: 'look', check: 'look', what: ['burnt'], words: '', fault: true })
+    expect(causes(backwards)).toEqual(expect.arrayContaining(['bars 3,7 <bars>']))
     const leads = on(leadsCard())
     for (let index = 1; index <= 3; index++) leads.read('still', index === 2 ? '40k' : '6.1k', { index, x: 0.4 })
     leads.again('still', '40k', { index: 2, x: 0.4 })
@@ -198,6 +205,21 @@ describe('the finding names the fault (METHODS 11.21)', () => {
       const { share = 0, u = 0 } = unread.state().causes[0]?.along ?? {}
       expect(share).toBeCloseTo((100 - 259 + 318) / 636, 2)
       expect(u).toBeGreaterThan(along('318', '100 Ω', '259 Ω')?.u ?? 1)
+      // 10 % of 318 Ω, rectangular, in the difference of 159 Ω, over two lengths of it
+      expect(u).toBeCloseTo(((31.8 / Math.sqrt(3)) * (159 / 318)) / 636, 3)
+    })
+    test('not of one whose ohms nobody knows, nor of one that reads open', () => {
+      const ends = (script: Script) =>
+        script.read('frame', '100 Ω', pair('O', 'frame')).read('frame', '259 Ω', pair('G', 'frame')).state().causes
+      const without = (left: 'ohms' | 'tolerancePct') => {
+        const card = twinCard()
+        card.windings = card.windings.map(({ [left]: _left, ...one }) => one as (typeof card.windings)[number])
+        return ends(on(card)).find(({ kind }) => kind === 'to-frame')?.along
+      }
+      expect([without('ohms'), without('tolerancePct')]).toEqual([undefined, undefined])
+      const open = ends(twice(on(), 'low', 'OL 40M')).filter(({ kind }) => kind === 'to-frame')
+      expect(open.length).toBeGreaterThan(0)
+      expect(open.flatMap(({ along: told }) => told ?? [])).toEqual([])
     })
     test('not by one end, nor by ends that fit no place on it', () => {
       expect(on().read('low', '318').read('frame', '18 Ω', pair('O', 'frame')).state().causes[0]).not.toHaveProperty(

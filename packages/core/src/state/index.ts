@@ -4,7 +4,14 @@ export { pairsByFarads, type ProposedPair } from './pairsByFarads'
 export { comparisonOf } from './comparisonOf'
 export { mendedSince, type Mended, type MendingWork } from './mendedSince'
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'
-export { expectedAt, hotFromC, leftToReadHot, sharesThatCouldBeGone, type HotFigure, type LostShare } from './heatAndTurns'
+export {
+  expectedAt,
+  hotFromC,
+  leftToReadHot,
+  sharesThatCouldBeGone,
+  type HotFigure,
+  type LostShare,
+} from './heatAndTurns'
 export { notProved, notTested, wasHot, type Unproved, type Untested } from './proof'
 export type { StepState, StepStatus } from './stepState'
 export { itemFindings, type ItemFinding } from './itemFindings'
