@@ -115,7 +115,7 @@ describe('the finding names the fault (METHODS 11.21)', () => {
     const backwards = on(armatureCard())
     for (const [i, text] of ['.42', '.31', '.41', '.42', '.41', '.30', '.42', '.41'].entries())
       backwards.read('bars', text, { index: 8 - i })
-    backwards.put({ kind: 'look', check: 'look', what: ['burnt'], words: '', fault: true })
+    backwards.put({ kind: 'look', check: 'look', place: 'bars', what: ['burnt'], fault: true })
     expect(causes(backwards)).toEqual(expect.arrayContaining(['bars 3,7 <bars>']))
     const leads = on(leadsCard())
     for (let index = 1; index <= 3; index++) leads.read('still', index === 2 ? '40k' : '6.1k', { index, x: 0.4 })
