@@ -76,6 +76,15 @@ describe('a run that the server remembers', () => {
     expect((await post([good])).body.count).toBe(before.run.entries.length + 1)
   })
 
+  test('keeps words that would be something else in a statement, to the letter', async () => {
+    const words = String.raw`why? 5 ?? "a" 'b' \' ; commit; -- /* :x ${'`'}y${'`'} \n %s é 💡 ${'\t'}end`
+    const note = { ...entryFor(open(), reading('source', '350', 350)), n: 440, kind: 'note', words }
+    const { check: _check, reading: _reading, ...entry } = note as Record<string, unknown>
+    expect((await post([entry])).status).toBe(200)
+    expect((await view()).run.entries.at(-1)).toMatchObject({ kind: 'note', words })
+    expect((await post([entry])).body.kept).toMatchObject([{ repeated: true }])
+  })
+
   test('gives the same verdicts as its document judged from nothing, entry after entry', async () => {
     const card = await view()
     let n = 500

@@ -3,8 +3,8 @@ import type { MySqlTable } from 'drizzle-orm/mysql-core'
 import { format, type SqlValue } from 'mysql2'
 
 /**
- * The text of one INSERT, for what a bench sends with every reading: many values are written out in a tenth of the time that a query takes
- * to be built.
+ * The text of one INSERT, for what a bench sends with every reading: written out faster than a query is built. The driver's own escaping writes
+ * every value and name.
  * @param rows at least one, with the columns' names on this side; what one row leaves out, all do, and the table's default stands
  * @param replacing puts each row in place of one with the same key
  */

@@ -101,6 +101,8 @@ export function usePlainStep(ask: Ask) {
   /** One of the ways in which this step's figure is taken. */
   function pick(at: number): void {
     const first = at === 0
+    // the third is offered where something was read that stays cold
+    if (at > 1 && (step.value?.kind !== 'temperature' || bench.state?.tape.readings.length === 0)) return
     if (step.value?.kind === 'temperature') bench.temperatureFrom = (['room', 'measured', 'hot'] as const)[at] ?? 'room'
     if (step.value?.kind === 'leads') bench.zeroHow = first ? 'hardware' : 'subtract'
     if (step.value?.kind === 'supply') bench.supplyWhile = first ? 'on' : 'off'

@@ -1,4 +1,4 @@
-import { hotFromC, type Card, type Conditions, type Evaluation } from '@sure-spool/core'
+import { isReadHot, type Card, type Conditions, type Evaluation } from '@sure-spool/core'
 import { conditionWords } from './conditions'
 import type { Figures } from './figures'
 
@@ -28,11 +28,9 @@ export function takenUnder(
 }
 
 /** A hot winding's figure lies beside limits that are cold: what it comes to there. */
-function hotWords(
-  { temperature, judged, reference }: Pick<Evaluation, 'temperature' | 'judged' | 'reference'>,
-  figures: Figures,
-): string[] {
-  const { partC = 0 } = temperature ?? {}
-  if (judged === undefined || reference === undefined || partC < hotFromC) return []
+function hotWords(one: Pick<Evaluation, 'temperature' | 'judged' | 'reference'>, figures: Figures): string[] {
+  const { judged, reference } = one
+  const partC = one.temperature?.partC
+  if (judged === undefined || reference === undefined || partC === undefined || !isReadHot(one)) return []
   return [`at ${figures.temperature(partC)}, ${figures.figure(judged)} at ${figures.temperature(reference.c)}`]
 }

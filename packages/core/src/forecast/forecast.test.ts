@@ -137,6 +137,15 @@ describe('ohms', () => {
     expect(ahead(warmed(65), 'trigger')?.from).toBe('card')
   })
 
+  test('through windings that were read cold, and a whole less its parts: as warm as the part is now', () => {
+    const warmed = (script: Script) => script.put({ kind: 'temperature', part: 'hot', partC: 65 })
+    const factor = 299.5 / 254.5
+    const series = ahead(warmed(twin(20).read('low', '322').read('high', '36.5')), 'series')
+    expect(series).toMatchObject({ from: 'parts', value: expect.closeTo(358.5 * factor, 6) })
+    const high = ahead(warmed(twin(20).read('low', '322').read('series', '358.4')), 'high')
+    expect(high).toMatchObject({ from: 'whole', value: expect.closeTo(36.4 * factor, 6) })
+  })
+
   test('legs of a star have no reading of their own: the card says it', () => {
     const script = new Script(chargingCard()).ready(40).read('uv', '0.67')
     expect(ahead(script, 'vw')).toMatchObject({ from: 'card', partC: 40 })

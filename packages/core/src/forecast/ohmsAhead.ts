@@ -1,7 +1,7 @@
 import { expectedOf } from '../conformance'
 import { nodesOf, type Winding } from '../document'
 import {
-  besideAt,
+  temperatureFactor,
   isolatedAlike,
   limitAt,
   pairKey,
@@ -54,9 +54,14 @@ export function ohmsAhead(state: RunState, next: Evaluation): Forecast | undefin
 const itShows = 0.05
 
 type Told = Omit<Forecast, 'quantity'>
+/** the part's temperature at the reading that is about to be taken */
+type AtNow = Pick<Evaluation, 'temperature'>
 
-/** What stands for a winding by itself, from a check of its own or a pair of three pins: its ohms net of leads, or that it is open. */
-function windingsRead({ checks, prepared: { card } }: RunState): Map<string, number | 'Infinity'> {
+/**
+ * What stands for a winding by itself, from a check of its own or a pair of three pins: its ohms net of leads as warm as the part is now, or
+ * that it is open.
+ */
+function windingsRead({ checks, prepared: { card } }: RunState, now: AtNow): Map<string, number | 'Infinity'> {
   const read = new Map<string, number | 'Infinity'>()
   for (const { check, points } of checks) {
     const isOwn = check.kind === 'resistance' && check.touches.size === 1
@@ -67,7 +72,7 @@ function windingsRead({ checks, prepared: { card } }: RunState): Map<string, num
       )?.evaluation
       if (!one) continue
       if (readsOpen(one)) read.set(winding.id, 'Infinity')
-      else if (readsFinite(one) && one.net !== undefined) read.set(winding.id, one.net)
+      else if (readsFinite(one) && one.net !== undefined) read.set(winding.id, one.net * temperatureFactor(one, now))
     }
   }
   return read
@@ -86,22 +91,20 @@ function fromOwn({ tape, checks }: RunState, { check, pair, entry, governing }: 
       ({ evaluation, held }) => !held && evaluation?.pair && pair && pairKey(evaluation.pair) === pairKey(pair),
     )?.evaluation
   if (!own || !readsFinite(own) || own.net === undefined) return undefined
-  const { temperature } = governing
-  const { partC } = temperature
-  const warmer = besideAt(own, { temperature })
+  const { partC, from } = governing.temperature
+  const warmer = temperatureFactor(own, governing)
   const told = { from: 'own', value: own.net * warmer, bare: own.net } as const
-  if (partC !== undefined && temperature.from === 'measured' && Math.abs(warmer - 1) > itShows)
-    return { ...told, partC }
+  if (partC !== undefined && from === 'measured' && Math.abs(warmer - 1) > itShows) return { ...told, partC }
   return isolatedAlike(tape, own.entry.n, entry.n) ? undefined : told
 }
 
-function fromParts(state: RunState, { check, pair }: Evaluation): Told | undefined {
+function fromParts(state: RunState, { check, pair, governing }: Evaluation): Told | undefined {
   const { card } = state.prepared
   if (!pair) return undefined
   const carrying = windingsBetween(card, pair, check.conditions)
   const own = card.windings.find((one) => carrying.length === 1 && carrying[0] === one.id)
   if (carrying.length === 0 || (own && ends(own) === pairKey(pair))) return undefined
-  const read = windingsRead(state)
+  const read = windingsRead(state, governing)
   // where one is not read any ohms will do: only whether a path is left is asked
   const windings = card.windings.map(({ id, from, to }) => ({ id, from, to, ohms: read.get(id) ?? 1 }))
   const ohms = pairResistance({ nodes: nodesOf(card), windings, a: pair[0], b: pair[1] })
@@ -109,10 +112,10 @@ function fromParts(state: RunState, { check, pair }: Evaluation): Told | undefin
   return carrying.every((id) => typeof read.get(id) === 'number') ? { from: 'parts', value: ohms } : undefined
 }
 
-function fromWhole({ checks, run }: RunState, { check }: Evaluation): Told | undefined {
+function fromWhole({ checks, run }: RunState, { check, governing }: Evaluation): Told | undefined {
   const netOf = (id: string) => {
     const one = checks.find((state) => state.check.id === id)?.points.find(({ held }) => !held)?.evaluation
-    return one && readsFinite(one) ? one.net : undefined
+    return one?.net !== undefined && readsFinite(one) ? one.net * temperatureFactor(one, governing) : undefined
   }
   for (const relation of run.card.relations) {
     if (relation.kind !== 'sum' || !relation.parts.includes(check.id)) continue

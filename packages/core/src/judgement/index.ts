@@ -11,7 +11,7 @@ export {
   lastPlace,
   isUnzeroed,
   leadsFor,
-  besideAt,
+  temperatureFactor,
   leadsMatterAhead,
   unzeroedU,
   outdated,

@@ -1,7 +1,7 @@
 import { above, atMost } from '../conformance'
 import type { Relation } from '../document'
 import { beta, isMetal } from '../temperature'
-import { besideAt, readsFinite, readsOpen, type Evaluation } from '../judgement'
+import { temperatureFactor, readsFinite, readsOpen, type Evaluation } from '../judgement'
 import { joinedBy, type ReadingRule } from './rule'
 
 /** A part above the whole it is part of, by more than the uncertainty. */
@@ -17,7 +17,7 @@ export const beyondPhysics: ReadingRule = {
       for (const id of relation.parts) {
         const part = standing(id).at(-1)
         if (!part || !readsFinite(part) || (part !== evaluation && whole !== evaluation)) continue
-        const excess = (part.net ?? 0) * besideAt(part, whole) - (whole.net ?? 0)
+        const excess = (part.net ?? 0) * temperatureFactor(part, whole) - (whole.net ?? 0)
         if (above(excess, 2 * Math.hypot(part.netU ?? 0, whole.netU ?? 0)))
           return {
             severity: 'stop',

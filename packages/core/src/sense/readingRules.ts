@@ -1,7 +1,7 @@
 import { above, atMost, below, judgeValue, openFrom } from '../conformance'
 import { beta, isMetal } from '../temperature'
 import {
-  besideAt,
+  temperatureFactor,
   isolatedAlike,
   isUnsteady,
   isUnzeroed,
@@ -82,7 +82,7 @@ const warmest = (beta.copper + mostWarmth) / (beta.copper + roomC)
 /** Whether two readings of a metal winding are apart by what it was warmer, within what two thermometers leave open. */
 function isByWarmth(one: Evaluation, other: Evaluation, apart: number, allowed: number): boolean {
   const { quantity, temperature, check, net = 0 } = one
-  const warmer = quantity === 'resistance' ? besideAt(other, one) : 1
+  const warmer = quantity === 'resistance' ? temperatureFactor(other, one) : 1
   if (warmer === 1 || check.material === undefined || !isMetal(check.material)) return false
   const perDegree = Math.abs(net) / (beta[check.material] + (temperature?.partC ?? roomC))
   const doubt = 2 * perDegree * Math.hypot(temperature?.u ?? 0, other.temperature?.u ?? 0)

@@ -1,4 +1,5 @@
 import { isMetal, resistanceAt } from '../temperature'
+import type { Evaluation } from '../judgement'
 import type { RunState } from './runState'
 
 /** What a check's winding is to read at another temperature. */
@@ -36,7 +37,15 @@ export const expectedAt = (state: RunState, c: number): HotFigure[] =>
   })
 
 /** From here up a winding is hot enough to show what it hides, °C. */
-export const hotFromC = 50
+const hotFromC = 50
+
+/**
+ * Whether a reading was taken of a part that was measured at 50 °C or more.
+ * @example
+ * isReadHot(scenes.sound().of('low')) // false
+ */
+export const isReadHot = ({ temperature }: Pick<Evaluation, 'temperature'>): boolean =>
+  temperature?.from === 'measured' && (temperature.partC ?? 0) >= hotFromC
 
 /**
  * What the windings of a part that is hot now have yet to read: those whose standing reading was taken at less than 50 °C.
@@ -51,7 +60,7 @@ export function leftToReadHot(state: RunState): { c: number; figures: (HotFigure
   const figures = expectedAt(state, c).flatMap((one) => {
     const points = state.checks.find(({ check }) => check.id === one.check)?.points
     const standing = points?.[0]?.evaluation
-    return standing && (standing.temperature?.partC ?? 0) < hotFromC ? [{ ...one, cold: standing.entry.id }] : []
+    return standing && !isReadHot(standing) ? [{ ...one, cold: standing.entry.id }] : []
   })
   return { c, figures }
 }

@@ -6,7 +6,7 @@ export { mendedSince, type Mended, type MendingWork } from './mendedSince'
 export type { Fault, Finding, FindingWord, OpenPoint } from './finding'
 export {
   expectedAt,
-  hotFromC,
+  isReadHot,
   leftToReadHot,
   sharesThatCouldBeGone,
   type HotFigure,

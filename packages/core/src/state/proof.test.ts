@@ -46,6 +46,8 @@ describe('what a pass does not prove is the part’s own', () => {
     const warmed = (partC: number) => fresh(twinCard()).put({ kind: 'temperature', part: 'measured', partC })
     const at = (partC: number) => warmed(partC).read('low', '372').state()
     expect([wasHot(at(49.9)), wasHot(at(50)), wasHot(warmed(65).state())]).toEqual([false, true, false])
+    const inAHotRoom = new Script(twinCard()).put({ kind: 'temperature', part: 'room', roomC: 55 }).read('low', '372')
+    expect(wasHot(inAHotRoom.state())).toBe(false)
     expect(notProved(at(49.9))).toContain('when-hot')
     expect(notProved(at(50))).not.toContain('when-hot')
   })

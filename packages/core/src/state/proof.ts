@@ -1,6 +1,6 @@
 import { isAsked } from '../asked'
 import type { Family } from '../document'
-import { hotFromC } from './heatAndTurns'
+import { isReadHot } from './heatAndTurns'
 import type { RunState } from './runState'
 
 /** What a pass of this part leaves unproved, an id each; worded in one place. */
@@ -46,7 +46,7 @@ const byFamily: Record<Family, Unproved[]> = {
  * wasHot(scenes.sound().state) // false
  */
 export const wasHot = ({ checks }: Pick<RunState, 'checks'>): boolean =>
-  checks.some(({ points }) => points.some(({ evaluation }) => (evaluation?.temperature?.partC ?? 0) >= hotFromC))
+  checks.some(({ points }) => points.some(({ evaluation }) => evaluation !== undefined && isReadHot(evaluation)))
 
 /** Kinds of check whose pass proves what stands here. */
 const provedBy: Partial<Record<Unproved, ReadonlySet<string>>> = {

@@ -2,7 +2,7 @@ import type { Relation } from '../../document'
 import type { Band, judgeValue } from '../../conformance'
 import type { Figure } from '../../relations'
 import { rectangular } from '../../uncertainty'
-import { besideAt, isUnzeroed, readsFinite, unzeroedU, type Evaluation } from '../figure'
+import { temperatureFactor, isUnzeroed, readsFinite, unzeroedU, type Evaluation } from '../figure'
 import type { RelationState, StandingOf } from './relationState'
 
 /** What a contact may add to one reading, as a standard uncertainty in ohms (METHODS 11.10). */
@@ -38,7 +38,7 @@ export function figuresOf(
       one.range !== undefined &&
       one.range === first?.range,
   )
-  const scales = members.map((one) => besideAt(one, first))
+  const scales = members.map((one) => temperatureFactor(one, first))
   const figures = members.map((one, i) => {
     const scale = scales[i] ?? 1
     return { value: (one.net ?? 0) * scale, u: scale * ownUncertainty(one, alike, zeroApart) }

@@ -3,11 +3,12 @@ import type { Evaluation } from './evaluation'
 
 /**
  * What a reading of a metal winding is to be multiplied by to stand beside another, read of a part that was warmer or cooler.
+ * Its metal's own law, (β + to)/(β + from), temperatures in °C (METHODS 3).
  * @returns 1 where both were read at one temperature, where one is not known, and for what follows no metal's law
  * @example
- * besideAt(scenes.sound().of('low'), scenes.sound().of('high')) // 1
+ * temperatureFactor(scenes.sound().of('low'), scenes.sound().of('high')) // 1
  */
-export function besideAt(
+export function temperatureFactor(
   one: Pick<Evaluation, 'check' | 'temperature'>,
   other: Pick<Evaluation, 'temperature'> | undefined,
 ): number {
