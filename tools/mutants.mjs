@@ -46,8 +46,7 @@ await run(async () => {
 async function plantIn(room, drawn) {
   const database = room.tests === 'server' ? await databaseForTests() : null
   try {
-    process.env.MUTANTS_OF = room.tests
-    process.env.MUTANTS_IN = room.folders[0]
+    process.env.MUTANTS_OF = room.name
     const stryker = new Stryker({
       mutate: drawn ?? sourcesOf(room),
       testRunner: 'jest',
@@ -60,7 +59,8 @@ async function plantIn(room, drawn) {
       incrementalFile: join(folder, `${room.name}.json`),
       tempDirName: join(dataFolder, 'mutants/house'),
       ignorePatterns: ['.data', 'test-results', 'docs/screenshots', 'e2e', '**/dist'],
-      timeoutMS: 30_000,
+      // what loads its files one by one waits for them too, and a fault that was only slow to try is not found
+      timeoutMS: room.together ? 30_000 : 240_000,
       concurrency: room.tests === 'server' ? 1 : Number(options.workers),
       reporters: ['progress'],
       logLevel: 'warn',

@@ -2,18 +2,21 @@
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import house from '../../jest.config.mjs'
+import { rooms } from './rooms.mjs'
 
-const of = process.env.MUTANTS_OF ?? 'core'
+const room = rooms.find(({ name }) => name === process.env.MUTANTS_OF) ?? rooms[0]
+const { tests: of, together = false } = room
 const top = join(import.meta.dirname, '../..')
 const projects = house.projects.filter(({ displayName }) =>
   (of === 'core' ? ['core', 'vectors'] : [of]).includes(displayName),
 )
 const [{ transform, extensionsToTreatAsEsm, setupFiles = [] }] = projects
-const roots = projects.flatMap(({ roots }) => roots).map((folder) => folder.replace('<rootDir>', top))
+const roots = projects
+  .flatMap(({ roots }) => roots)
+  .map((folder) => folder.replace('<rootDir>', top))
+  .flatMap((folder) => room.under?.map((under) => join(folder, under)) ?? [folder])
 // a killed or a starved process, a whole demo, or long runs judged from nothing, are no matter of one line and take their time
 const aside = /killed|memory|oneLonger|demo/
-// these keep nothing between their files, no database and no screen, and can be loaded together
-const together = ['core', 'contract'].includes(of)
 
 /** All, those of the room itself first: they are likeliest to find its faults. */
 const filesOfTests = () => {
@@ -23,7 +26,7 @@ const filesOfTests = () => {
       .filter((file) => file.endsWith('.test.ts') && !file.includes('node_modules') && !aside.test(file))
       .sort(),
   )
-  const own = all.filter((file) => file.startsWith(join(top, process.env.MUTANTS_IN ?? '-')))
+  const own = all.filter((file) => file.startsWith(join(top, room.folders[0])))
   return [...new Set([...own, ...all])]
 }
 

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { twinCard } from '@sure-spool/core/testing'
-import { conditionWords } from './conditions'
+import { conditionWords, loadWords } from './conditions'
 import { figuresWith } from './figures'
 
 const figures = figuresWith(() => false)
@@ -52,4 +52,12 @@ test('all of them, in the order in which one sets them up', () => {
 test('a coil at rest is a condition too, and a lamp of unknown size is still a lamp', () => {
   expect(conditionWords(card, { drive: null, lamp: {} }, figures)).toEqual(['nothing driven', 'a lamp in series'])
   expect(conditionWords(card, { load: 'none' }, figures)).toEqual(['not loaded'])
+})
+
+test('a load is said by its name, or as it is written where that says whether it is on', () => {
+  expect(loadWords('none')).toBe('not loaded')
+  expect(loadWords('the lamps')).toBe('loaded with the lamps')
+  expect(loadWords('lamps on')).toBe('lamps on')
+  expect(loadWords('lights off')).toBe('lights off')
+  expect(loadWords('the carton')).toBe('loaded with the carton')
 })

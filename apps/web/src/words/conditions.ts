@@ -2,6 +2,10 @@ import type { Card, Conditions } from '@sure-spool/core'
 import type { Figures } from './figures'
 import { terminalLabel } from './points'
 
+/** What is on it: none, a thing by its name, or as it is written where that says it is on or off. */
+export const loadWords = (load: string): string =>
+  load === 'none' ? 'not loaded' : / (on|off)$/.test(load) ? load : `loaded with ${load}`
+
 /**
  * What must be so while a check is read, a phrase each, in the order one sets it up: joined, driven, in series, supply, speed,
  * state. A figure without them does not count.
@@ -20,7 +24,7 @@ export function conditionWords(card: Card, conditions: Conditions | undefined, f
     ...(drive ? [`driven: plus at ${name(drive.plus)}, minus at ${name(drive.minus)}`] : []),
     ...(seriesOhms === undefined ? [] : [`${figures.bound(seriesOhms)} in series`]),
     ...(lamp ? [`a ${[...lampSize, 'lamp'].join(' ')} in series`] : []),
-    ...(load === undefined ? [] : [load === 'none' ? 'not loaded' : `loaded with ${load}`]),
+    ...(load === undefined ? [] : [loadWords(load)]),
     ...(volts === undefined ? [] : [`at ${figures.bound(volts, 'voltage')}`]),
     ...(testVolts === undefined ? [] : [`tested with ${figures.bound(testVolts, 'voltage')}`]),
     ...(rpm === undefined ? [] : [`at ${figures.plain(rpm)}\u2009rpm`]),

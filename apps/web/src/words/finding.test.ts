@@ -189,6 +189,17 @@ describe('what a pass does not prove', () => {
     expect(findingTitle(hot.state(), figures).title).not.toContain('cold')
   })
 
+  test('undecided: what is open, three lines at most, each with the step that does it', () => {
+    const state = new Script(twinCard()).ready().state()
+    expect(state.finding.word).toBe('undecided')
+    const lines = wouldSettle(state, figures)
+    expect(lines).toHaveLength(Math.min(3, state.finding.open.length))
+    expect(lines.map(({ head }) => head)).toEqual(
+      state.finding.open.slice(0, 3).map((one) => openWords(state, one, figures)),
+    )
+    expect(lines[0]).toMatchObject({ text: '', step: 'low', tester: false })
+  })
+
   test('a test left out is listed with the reason that was given', () => {
     const [left] = sound().state().untested
     const state = sound()

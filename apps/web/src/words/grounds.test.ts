@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import type { Limit } from '@sure-spool/core'
 import { coarseCard, Script, twinCard } from '@sure-spool/core/testing'
 import { figuresWith } from './figures'
 import { groundsOf, type Ground } from './grounds'
@@ -53,6 +54,19 @@ describe('a verdict’s arithmetic can be done again by hand', () => {
     const card = twinCard()
     card.checks = card.checks.map((check) => (check.id === 'low' ? { ...check, limits: [] } : check))
     expect(grounds(new Script(card).ready().read('low', '322'), 'low')['limits']?.how).toContain('gives none')
+  })
+
+  test.each<[Limit, string]>([
+    [{ kind: 'band', min: 286, max: 350 }, '286\u2009Ω – 350\u2009Ω'],
+    [{ kind: 'atLeast', value: 286 }, 'from 286\u2009Ω'],
+    [{ kind: 'atMost', value: 350 }, 'to 350\u2009Ω'],
+  ])('limits %j are a span, or the one end there is', (limit, gives) => {
+    const card = twinCard()
+    const low = card.checks.find((check) => check.id === 'low')
+    const [own] = low?.limits ?? []
+    if (!low || !own) throw new Error('the twin has a low-speed limit')
+    low.limits = [{ ...own, limit }]
+    expect(grounds(new Script(card).ready().read('low', '322'), 'low')['limits']).toMatchObject({ gives })
   })
 
   test('volts over amperes: both meters’ parts make u, and no leads were taken off', () => {

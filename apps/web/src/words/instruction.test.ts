@@ -14,12 +14,13 @@ const cardOf = (check: Check): Card =>
   })
 const said = (
   kind: Check['kind'],
-  { meter = pocketMeter, ...more }: Partial<Check> & { meter?: Instrument | undefined } = {},
+  { meter = pocketMeter, ...more }: Partial<Check> & { meter?: Instrument | null } = {},
+  saidRpm?: number,
 ) => {
-  const card = cardOf({ ...plainCheck('it', kind, { pair: ['A', 'B'] }), ...more })
-  const check = prepareCard(card).checks.get('it')
+  const card = cardOf({ ...plainCheck(more.id ?? 'it', kind, { pair: ['A', 'B'] }), ...more })
+  const check = prepareCard(card).checks.get(more.id ?? 'it')
   if (!check) throw new Error('the card has it')
-  return readingInstruction(card, check, meter, figures)
+  return readingInstruction(card, check, meter ?? undefined, figures, saidRpm)
 }
 
 describe('what goes with a reading', () => {
@@ -37,6 +38,51 @@ describe('what goes with a reading', () => {
     expect(said('resistance', frame)).toBe('Bare metal, not paint.')
     expect(said('resistance', { ...frame, how: { note: 'At the lug.' } })).toBe('At the lug.')
   })
+})
+
+describe('the speed that was last said', () => {
+  const asks = 'Type the speed it runs at behind an @: 43.4 @ 2570 rpm.'
+  const running = 'Running at 2570\u2009rpm, as last said; another behind an @.'
+
+  test('goes with what the card reads at a speed, and with alternating volts that were asked for', () => {
+    for (const more of [{ conditions: { rpm: 3000 } }, { id: 'ask-it' }]) {
+      expect(said('ac-output', more)).toContain(asks)
+      expect(said('ac-output', more, 2570)).toContain(running)
+    }
+    expect(said('dc-output', { conditions: { rpm: 3000 } })).toContain(asks)
+  })
+
+  test('not with what is read at rest, nor with direct volts that were asked for', () => {
+    expect(said('ac-output', {}, 2570)).toBe('')
+    expect(said('dc-output', { id: 'ask-it' }, 2570)).toBe('')
+    expect(said('resistance', { id: 'ask-it' }, 2570)).toBe('')
+  })
+})
+
+describe('a quantity that no meter here reads', () => {
+  const none = (kind: Check['kind'], more: Partial<Check> = {}) => said(kind, { ...more, meter: null })
+
+  test('says where one is entered', () => {
+    expect(none('inductance')).toBe('No meter of this shop reads henries: enter one in Kit, or skip this.')
+    expect(none('resistance')).toMatch(/^No meter of this shop reads .*ohm/i)
+  })
+
+  test('what is seen, heard or counted wants none', () => {
+    expect(none('look', { at: { place: 'the plunger' } })).toBe('')
+    expect(none('bars', { at: { ring: 12 }, quantity: 'position' })).not.toContain('No meter')
+  })
+})
+
+test('points of a response have their frequency behind them', () => {
+  expect(said('response')).toBe(
+    'Each with its frequency behind an @: 0.55 @ 1 kHz; Down goes on. A hand meter falls off above some hundred hertz.',
+  )
+})
+
+test('two conditions are said in one sentence', () => {
+  expect(said('ac-output', { conditions: { rpm: 3000, load: 'the lamps' } })).toMatch(
+    /^Loaded with the lamps, at 3000\u2009rpm\./,
+  )
 })
 
 describe('a step that is no reading', () => {

@@ -5,7 +5,7 @@ import { capital } from '../capital'
 /** What two readings say of one another. */
 export const betweenRemarks = {
   'beyond-physics': ({ ohms, pair }) => ({
-    what: `${pair('part')} (${ohms('value')}) reads more than ${pair('whole')} (${ohms('of')}) that it is part of.`,
+    what: `${capital(pair('part'))} (${ohms('value')}) reads more than ${pair('whole')} (${ohms('of')}) that it is part of.`,
     todo: 'Not possible: type it again or measure it again.',
   }),
   'sum-off': ({ ohms, pair, number }) => {

@@ -2,6 +2,9 @@ import type { RemarkTexts } from './remarkTexts'
 import { checkLabel } from '../points'
 import { capital } from '../capital'
 
+const ago = (minutes: number): string =>
+  minutes < 1 ? 'just now' : minutes === 1 ? 'a minute ago' : `${minutes} minutes ago`
+
 /** The part as it lies there: its contacts, its warmth, what is in parallel, what the figure means. */
 export const partRemarks = {
   'fits-another': ({ pair, card, text }) => ({
@@ -37,11 +40,14 @@ export const partRemarks = {
           todo: 'Switch it on and take this again, or keep it as read while it was off.',
         }
       : { what: `The figure means nothing without its ${text('condition')}.`, todo: 'Enter it.' },
-  'at-limit': ({ params }) =>
+  'at-limit': ({ params, quantity }) =>
     params['by'] === 'meter'
       ? {
           what: 'Within the meter’s own uncertainty of a limit.',
-          todo: 'Undecidable with this meter: more digits, or four wires.',
+          todo:
+            quantity === 'resistance'
+              ? 'Undecidable with this meter: more digits, or four wires.'
+              : 'Undecidable with this meter: use a finer one.',
         }
       : { what: 'Only the temperature’s uncertainty reaches the limit.', todo: 'Measure the part’s temperature.' },
   'leak-over-break': ({ ohms }) => ({
@@ -49,7 +55,7 @@ export const partRemarks = {
     todo: 'Call it open.',
   }),
   'part-warm': ({ figures, number, params }) => ({
-    what: `The part was worked on or driven ${number('minutes')} minutes ago, and ohms rise with warmth.${params['warmC'] === undefined ? '' : ` At ${figures.temperature(number('warmC'))} it would read so, and be what it was before.`}`,
+    what: `The part was worked on or driven ${ago(number('minutes'))}, and ohms rise with warmth.${params['warmC'] === undefined ? '' : ` At ${figures.temperature(number('warmC'))} it would read so, and be what it was before.`}`,
     todo: 'Let it cool, or take its temperature.',
   }),
   'low-by-a-little': ({ figures, number }) => ({

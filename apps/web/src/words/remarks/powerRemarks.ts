@@ -35,7 +35,7 @@ export const powerRemarks = {
     todo: 'Ohms first, no spark.',
   }),
   'supply-high': ({ figures, number }) => ({
-    what: `${figures.plain(number('volts'), 3)} V on a part for ${figures.plain(number('rated'), 3)} V heats it ${figures.plain(number('times'), 2)} times.`,
+    what: `${figures.plain(number('volts'), 3)} V on a part for ${figures.plain(number('rated'), 3)} V heats it ${figures.plain(number('times'), 2)} times as much.`,
     todo: 'Use the rated supply.',
   }),
   'click-only': () => ({
