@@ -99,6 +99,97 @@ describe('how far a ratio may be off', () => {
   })
 })
 
+describe('parts that add to more than their whole', () => {
+  const sum: Relation = { id: 's', label: 's', source: 'maker', kind: 'sum', parts: ['a', 'b'], whole: 'c' }
+  const nominal = (value: number, pct: number): Limit => ({ kind: 'nominal', value, minusPct: pct, plusPct: pct })
+  const odd = (a: Limit | undefined, b: Limit | undefined, ...[first, second, whole]: string[]) => {
+    const card = cardOf({ a, b, c: undefined }, sum)
+    for (const limit of card.checks.flatMap(({ limits }) => limits)) limit.source = 'maker'
+    const found = between(card, { a: first ?? '', b: second ?? '', c: whole ?? '' })
+    return [found?.verdict, found?.odd?.check.id, found?.oddReadsHigh]
+  }
+
+  test('within what both may be off nobody is named', () => {
+    expect(odd(nominal(100, 10), nominal(200, 10), '100.0', '200.0', '300.0')).toEqual(['within', undefined, undefined])
+  })
+
+  test('the one outside its limits, which would be inside by what the others say, before one that is farther off', () => {
+    // b is a fifth high and may be so; a is a tenth high and may not
+    expect(odd(nominal(100, 2), nominal(200, 25), '110.0', '240.0', '340.0')).toEqual(['outside', 'a', true])
+    expect(odd(nominal(200, 25), nominal(100, 2), '240.0', '110.0', '340.0')).toEqual(['outside', 'b', true])
+  })
+
+  test('one that would still be outside is not cleared: the one farthest above its own figure', () => {
+    // a would have to be 10 Ω, and 100 Ω at most 102 Ω
+    expect(odd(nominal(100, 2), nominal(200, 25), '110.0', '240.0', '250.0')).toEqual(['outside', 'b', true])
+    // and above its limits as well: it would have to be 106 Ω
+    expect(odd(nominal(100, 2), nominal(200, 25), '110.0', '240.0', '346.0')).toEqual(['within', undefined, undefined])
+    expect(odd(nominal(100, 2), nominal(200, 25), '130.0', '280.0', '386.0')).toEqual(['outside', 'b', true])
+  })
+
+  test('one inside its limits is not cleared by being so', () => {
+    expect(odd(nominal(100, 20), nominal(200, 25), '110.0', '240.0', '340.0')).toEqual(['outside', 'b', true])
+  })
+
+  test('just at a limit is inside', () => {
+    // a would be 98 Ω, or 102 Ω
+    expect(odd(nominal(100, 2), nominal(200, 25), '115.0', '240.0', '338.0')).toEqual(['outside', 'a', true])
+    expect(odd(nominal(100, 2), nominal(200, 25), '115.0', '240.0', '342.0')).toEqual(['outside', 'a', true])
+  })
+
+  test('a floor alone, or a ceiling alone, clears as well', () => {
+    expect(odd({ kind: 'atMost', value: 105 }, nominal(200, 25), '110.0', '240.0', '340.0')).toEqual([
+      'outside',
+      'a',
+      true,
+    ])
+    expect(odd({ kind: 'atLeast', value: 120 }, nominal(200, 25), '110.0', '240.0', '340.0')).toEqual([
+      'outside',
+      'b',
+      true,
+    ])
+  })
+
+  test('without limits the first; parts that add to less name the whole', () => {
+    expect(odd(undefined, undefined, '110.0', '240.0', '300.0')).toEqual(['outside', 'a', true])
+    expect(odd(nominal(100, 2), nominal(200, 25), '100.0', '200.0', '330.0')).toEqual(['outside', 'c', true])
+  })
+})
+
+describe('a draw beside volts over ohms', () => {
+  const draw: Relation = { id: 'd', label: 'd', source: 'maker', kind: 'draw', amps: 'amps', ohms: 'a', withinPct: 10 }
+  /** 12 V over 10 Ω: 1.2 A. */
+  const judged = (amps: string, whileOn: boolean, coil = '10.00') => {
+    const card = cardOf({ a: undefined }, draw)
+    card.checks.push(plainCheck('amps', 'current', { pair: pairOf('a') }, undefined, { limits: [] }))
+    const script = new Script(card).ready().read('a', coil)
+    script.put({ kind: 'supply', text: '12', volts: 12, u: 0.02, while: whileOn ? 'on' : 'off' })
+    const found = script.read('amps', amps).state().relations[0]
+    return [found?.verdict, found?.leaning, found?.odd?.check.id, found?.contactGives]
+  }
+
+  test('within a tenth nothing is odd', () => {
+    expect(judged('1.20', true)).toEqual(['within', 'within', undefined, undefined])
+  })
+
+  test('near its limit it leans to a side, and names nothing', () => {
+    expect(judged('1.33', true)).toEqual(['borderline', 'outside', undefined, undefined])
+  })
+
+  test('more than that is outside: no contact gives more', () => {
+    expect(judged('2.00', true)).toEqual(['outside', 'outside', 'amps', false])
+  })
+
+  test('less may be a contact or warmth, and stays open where either explains it', () => {
+    expect(judged('0.90', true)).toEqual(['borderline', 'outside', 'amps', true])
+    expect(judged('0.50', false)).toEqual(['borderline', 'outside', 'amps', true])
+  })
+
+  test('less than the hottest winding would draw, at loaded volts, is outside', () => {
+    expect(judged('0.50', true)).toEqual(['outside', 'outside', 'amps', true])
+  })
+})
+
 describe('a twin', () => {
   const twin: Relation = { id: 't', label: 't', source: 'maker', kind: 'twin', check: 'a', withinPct: 5 }
   const card = cardOf({ a: undefined }, twin)

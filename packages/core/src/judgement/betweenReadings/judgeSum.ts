@@ -1,4 +1,4 @@
-import { expectedOf } from '../../conformance'
+import { above, below, expectedOf } from '../../conformance'
 import type { Relation } from '../../document'
 import { sumCheck, type Figure, type SumResult } from '../../relations'
 import type { Evaluation } from '../figure'
@@ -32,20 +32,16 @@ export function judgeSum(relation: Extract<Relation, { kind: 'sum' }>, standing:
 
 /** The reading on the side that could be high (a contact only adds): one outside its limits whose implied figure is inside. */
 function likelyBad(members: Evaluation[], figures: Figure[], sum: SumResult): Evaluation | undefined {
-  const whole = members.at(-1)
-  if (sum.residual < 0) return whole
-  const parts = members.slice(0, -1)
-  const cleared = (i: number) => {
-    const implied = sum.impliedPart[i] ?? -1
-    const { min = -Infinity, max = Infinity } = parts[i]?.limit?.band ?? {}
-    return implied >= min && implied <= max && parts[i]?.verdict === 'outside'
-  }
-  const deviation = (i: number) => {
-    const expected = expectedOf(parts[i]?.limit?.band ?? {}) ?? figures[i]?.value ?? 1
-    return (figures[i]?.value ?? 0) / expected
-  }
-  const order = parts
-    .map((_, i) => i)
-    .sort((a, b) => Number(cleared(b)) - Number(cleared(a)) || deviation(b) - deviation(a))
-  return parts[order[0] ?? 0]
+  if (sum.residual < 0) return members.at(-1)
+  const suspects = members.slice(0, -1).map((part, i) => {
+    // of each part there is a figure, and one that the others imply
+    const [{ value }, implied] = [figures[i], sum.impliedPart[i]] as [Figure, number]
+    const band = part.limit?.band ?? {}
+    return {
+      part,
+      isCleared: part.verdict === 'outside' && !below(implied, band.min ?? 0) && !above(implied, band.max ?? Infinity),
+      share: value / (expectedOf(band) ?? value),
+    }
+  })
+  return suspects.sort((a, b) => Number(b.isCleared) - Number(a.isCleared) || b.share - a.share)[0]?.part
 }

@@ -32,11 +32,7 @@ export function figuresOf(
 ): { figures: Figure[]; uLead: number; scales: number[] } {
   const [first] = members
   const alike = members.every(
-    (one) =>
-      one.instrument !== undefined &&
-      one.instrument === first?.instrument &&
-      one.range !== undefined &&
-      one.range === first?.range,
+    (one) => one.range !== undefined && one.range === first?.range && one.instrument === first.instrument,
   )
   const scales = members.map((one) => temperatureFactor(one, first))
   const figures = members.map((one, i) => {

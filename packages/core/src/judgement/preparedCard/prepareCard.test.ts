@@ -54,3 +54,33 @@ describe('limits of a card', () => {
     expect(prepareCard(chargingCard()).checks.get('frame')?.points).toHaveLength(1)
   })
 })
+
+describe('what a unit asks of its card', () => {
+  const card = () => {
+    const made = twinCard()
+    made.variants = [
+      { id: 'early', label: 'Early' },
+      { id: 'late', label: 'Late' },
+    ]
+    made.checks = made.checks.flatMap((check) =>
+      check.id === 'low'
+        ? [check, { ...check, id: 'early', only: ['early'] }, { ...check, id: 'set', items: 4 }]
+        : [check],
+    )
+    return made
+  }
+  const has = (unit: { variant?: string; items?: number }, check: string) => prepareCard(card(), unit).checks.get(check)
+
+  test('a check that is for one variant alone is of that one; what names none is of all', () => {
+    expect(has({ variant: 'early' }, 'early')).toBeDefined()
+    expect(has({ variant: 'late' }, 'early')).toBeUndefined()
+    expect(has({}, 'early')).toBeUndefined()
+    expect(has({ variant: 'late' }, 'low')).toBeDefined()
+  })
+
+  test('another number of items is that of the checks that count items', () => {
+    expect(has({}, 'set')?.items).toBe(4)
+    expect(has({ items: 6 }, 'set')?.items).toBe(6)
+    expect(has({ items: 6 }, 'low')).not.toHaveProperty('items')
+  })
+})

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { leadsCard, senderCard, Script, twinCard } from '../../testing'
+import { leadsCard, sceneOf, senderCard, Script, twinCard } from '../../testing'
+import { answersFor } from './checkState'
 
 const places = (...read: [number, string][]) => {
   const script = new Script(senderCard()).ready()
@@ -74,4 +75,30 @@ test('a look is judged by what was seen, and what a remark holds is said to be h
     .state()
     .checks.find(({ check }) => check.id === 'low')
   expect([kept?.held, kept?.points[0]?.held]).toEqual([undefined, undefined])
+})
+
+describe('whether a reading answers for a point', () => {
+  const { of, check } = sceneOf(
+    new Script(twinCard())
+      .ready()
+      .read('low', '322')
+      .read('frame', 'OL 40M', { pair: ['O', 'frame'] }),
+  )
+
+  test('of one pair: that pair, whichever way round, and no other', () => {
+    expect(answersFor({ pair: ['G', 'O'], covers: [] }, check('low'), of('low'))).toBe(true)
+    expect(answersFor({ pair: ['O', 'T'], covers: [] }, check('low'), of('low'))).toBe(false)
+  })
+
+  test('of each to the frame: what the point covers, and never the frame itself', () => {
+    const point = (...covers: string[]) => answersFor({ pair: ['T', 'frame'], covers }, check('frame'), of('frame'))
+    expect(point('T', 'O')).toBe(true)
+    expect(point('T', 'G')).toBe(false)
+    expect(point('T', 'frame')).toBe(false)
+  })
+
+  test('of no pair at all: none', () => {
+    const { pair: _its, ...bare } = of('low')
+    expect(answersFor({ pair: ['O', 'G'], covers: [] }, check('low'), bare)).toBe(false)
+  })
 })

@@ -46,6 +46,27 @@ describe('what should be alike', () => {
     expect(verdicts(set(alikeCard(4), '100.0', 'OL 20M', '101.0', '100.5'))?.[1]).toEqual(['outside', 'open-circuit'])
   })
 
+  test('a set that is spread by itself allows what its own spread allows', () => {
+    const apart = ['100.0', '102.0', '98.0', '103.0', '109.0']
+    expect(verdicts(set(alikeCard(5), ...apart))?.map(([verdict]) => verdict)).toEqual(apart.map(() => 'within'))
+    const near = ['100.0', '100.2', '99.8', '107.0', '99.9']
+    expect(verdicts(set(alikeCard(5), ...near))?.map(([verdict]) => verdict)).toEqual([
+      'within',
+      'within',
+      'within',
+      'outside',
+      'within',
+    ])
+  })
+
+  test('where all read open each is open', () => {
+    expect(verdicts(set(alikeCard(3), 'OL 20M', 'OL 20M', 'OL 20M'))?.map(([, reason]) => reason)).toEqual([
+      'open-circuit',
+      'open-circuit',
+      'open-circuit',
+    ])
+  })
+
   test('a set that rests on a guess says neither', () => {
     expect(verdicts(set(alikeCard(3, 'g'), '100.0', '60.0', '101.0'))?.map(([verdict]) => verdict)).toEqual([
       'borderline',

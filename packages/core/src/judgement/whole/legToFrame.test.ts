@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import type { EntryBody } from '../../document'
 import { askedOf } from '../../asked'
 import { chargingCard, Script } from '../../testing'
+import type { Evaluation } from '../figure'
+import { legToFrame } from './legToFrame'
 
 const card = chargingCard()
 const legs = ['U', 'V', 'W'] as const
@@ -106,5 +108,50 @@ describe('a lead that reaches the frame while it is bent', () => {
         .map(([kind]) => kind)
         .sort(),
     ).toEqual(['output', 'to-frame'])
+  })
+})
+
+describe('readings of legs by themselves', () => {
+  const one = (pair: [string, string] | undefined, net: number, rpm?: number) =>
+    ({
+      ...(pair ? { pair } : {}),
+      net,
+      entry: { reading: rpm === undefined ? {} : { conditions: { rpm } } },
+    }) as Evaluation
+  const pairs = (rpm?: number) =>
+    [
+      ['U', 'V'],
+      ['V', 'W'],
+      ['W', 'U'],
+    ].map((ends) => one(ends as [string, string], 41.7, rpm))
+  const legs = (rpm?: number) => [
+    one(['frame', 'U'], 41.6, rpm),
+    one(['frame', 'V'], 41.7, rpm),
+    one(['frame', 'W'], 0.2, rpm),
+  ]
+
+  test('the frame may be named first', () => {
+    expect(legToFrame([...pairs(3000), ...legs(3000)])?.pair).toEqual(['frame', 'W'])
+  })
+
+  test('without a speed that was said, and of no pair at all, they say nothing', () => {
+    expect(legToFrame([...pairs(), ...legs()])).toBeUndefined()
+    expect(legToFrame([...pairs(3000), ...legs()])).toBeUndefined()
+    expect(legToFrame([...pairs(3000), one(undefined, 0.2, 3000), ...legs(3000)])?.pair).toEqual(['frame', 'W'])
+  })
+
+  test('the same leg read twice is no other leg', () => {
+    const [u, , w] = legs(3000) as [Evaluation, Evaluation, Evaluation]
+    expect(legToFrame([...pairs(3000), u, one(['frame', 'U'], 41.8, 3000), w])).toBeUndefined()
+  })
+
+  test('of a leg that was read twice the last reading counts', () => {
+    const [u, v, w] = legs(3000) as [Evaluation, Evaluation, Evaluation]
+    const again = (leg: string, net: number) => one(['frame', leg], net, 3000)
+    expect(legToFrame([...pairs(3000), u, v, again('U', 41.8), w])?.net).toBe(0.2)
+    expect(legToFrame([...pairs(3000), u, v, w, again('W', 41.5)])).toBeUndefined()
+    expect(legToFrame([...pairs(3000), u, v, again('W', 41.5), w])?.net).toBe(0.2)
+    // at another speed it is another reading
+    expect(legToFrame([...pairs(3000), u, v, w, one(['frame', 'W'], 60, 4500)])?.net).toBe(0.2)
   })
 })

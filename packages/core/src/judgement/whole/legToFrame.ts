@@ -21,10 +21,11 @@ export function legToFrame(readings: Evaluation[]): Evaluation | undefined {
   const pairs = readings.filter((one) => one.pair && !one.pair.includes('frame') && one.net !== undefined)
   return legs.find((lost) => {
     const atOnce = (one: Evaluation) => isSpeed(speedOf(one), speedOf(lost))
-    const others = legs.filter((one) => one !== lost && atOnce(one) && legOf(one) !== legOf(lost))
-    const three = [lost, ...others].map(legOf)
-    const between = pairs.filter((one) => atOnce(one) && one.pair?.every((end) => three.includes(end)))
-    if (others.length !== 2 || between.length === 0) return false
+    // of a leg that was read more than once the last reading counts
+    const three = new Map(legs.filter(atOnce).map((one) => [legOf(one), one]))
+    const between = pairs.filter((one) => atOnce(one) && one.pair?.every((end) => three.has(end)))
+    if (three.size !== 3 || three.get(legOf(lost)) !== lost || between.length === 0) return false
+    const others = [...three.values()].filter((one) => one !== lost)
     const whole = median(between.map(({ net = 0 }) => net))
     return (
       whole > 0 &&

@@ -20,6 +20,38 @@ describe('three pins with one limit for each of them', () => {
   })
 })
 
+describe('three pins and the construction', () => {
+  const read = (construction: string | undefined, ...figures: string[]) => {
+    const pins = plainCheck('pins', 'three-pins', { among: ['C', 'R', 'S'] }, undefined, { limits: [] })
+    const { construction: _own, ...card } = compressorCard({ checks: [pins], relations: [] })
+    const script = new Script({ ...card, ...(construction === undefined ? {} : { construction }) }).ready()
+    const pairs = [
+      ['C', 'R'],
+      ['C', 'S'],
+      ['R', 'S'],
+    ] as [string, string][]
+    pairs.forEach((pair, i) => script.read('pins', figures[i] ?? '', { pair, contact: 'clips' }))
+    const check = script.state().checks.find((one) => one.check.id === 'pins')
+    return [check?.verdict, check?.reason, check?.points.filter(({ reason }) => reason === 'again').length]
+  }
+
+  test('of a construction that nobody chose the figures say no verdict', () => {
+    expect(read(undefined, '4.90', '11.70', '16.60')).toEqual(['none', 'kind-unset', 0])
+  })
+
+  test('of one that is chosen they must be it', () => {
+    expect(read('split-phase', '4.90', '11.70', '16.60')).toEqual(['within', undefined, 0])
+  })
+
+  test('three that fit no construction are undecided, and want nothing read again', () => {
+    expect(read('split-phase', '4.90', '11.70', '14.00')).toEqual(['none', 'undecided', 0])
+  })
+
+  test('another construction than the card’s is another card, and no fault', () => {
+    expect(read('split-phase', '5.00', '5.00', '5.00')).toEqual(['none', 'another-card', 0])
+  })
+})
+
 describe('a contact that was only heard', () => {
   const at = (pair: [string, string], plus?: string) => ({
     pair,
