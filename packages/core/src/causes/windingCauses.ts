@@ -47,10 +47,7 @@ function kindsOfPaths(input: CauseInput, winding: string, facts: Fact[]): Windin
     if (!fact.windings.has(winding) || fact.follows) return []
     const others = [...fact.windings].filter((id) => id !== winding)
     if (!others.every((id) => isCleared(input, id, winding))) return []
-    const pins = pinsOpen(input, fact.id, winding)
-    if (pins) return ['winding-open' as const]
-    const said = pointsOf(input, fact.id).map(saidBy)
-    return said.flatMap((one) => one ?? [])
+    return pointsOf(input, fact.id).flatMap((one) => saidBy(one) ?? [])
   })
   return [...new Set(kinds)]
 }
@@ -72,16 +69,10 @@ const pointsOf = ({ checks }: CauseInput, id: string): Evaluation[] =>
     .find(({ check }) => check.id === id)
     ?.points.flatMap(({ evaluation, verdict }) => (evaluation && verdict === 'outside' ? [evaluation] : [])) ?? []
 
-/** Three pins whose one winding is open: its end reads nothing to the others. */
-const pinsOpen = (input: CauseInput, id: string, winding: string): boolean => {
-  const open = openOnPins(input, id)
-  return open.length === 1 && open[0] === winding
-}
-
 /** The windings of three pins whose two ends are apart in this unit; none where the pins read as something else. */
 function openOnPins({ checks, prepared: { card, unitGroups } }: CauseInput, id: string): string[] {
-  const state = checks.find(({ check }) => check.id === id)
-  if (state?.check.kind !== 'three-pins') return []
+  const state = checks.find(({ check }) => check.id === id && check.kind === 'three-pins')
+  if (!state) return []
   const kind = kindOf(
     state.check,
     state.points.flatMap(({ evaluation }) => evaluation ?? []),
@@ -122,8 +113,9 @@ function covers(input: CauseInput, kind: WindingKind, winding: string, fact: Fac
   if (fact.follows || fact.alone.kind === 'draw' || fact.alone.kind === 'unlike') return true
   if (fact.alone.kind === 'winding-low' || fact.alone.kind === 'winding-high')
     return fact.alone.of.includes(winding) || kind === 'winding-open'
-  if (openOnPins(input, fact.id).length > 1) return false
-  if (pinsOpen(input, fact.id, winding)) return kind === 'winding-open'
+  const [open, ...more] = openOnPins(input, fact.id)
+  if (more.length > 0) return false
+  if (open === winding) return kind === 'winding-open'
   const read = pointsOf(input, fact.id)
   const relation = input.relations.find((one) => one.relation.id === fact.id)
   if (relation) return relation.relation.kind !== 'sum'
