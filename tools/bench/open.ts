@@ -5,7 +5,10 @@ import { v7 } from 'uuid'
 import type { Shop } from '@sure-spool/contract'
 import { spread, tell } from './figures'
 
-/** From the queue to the first step painted, a new run begun on the way, against drawing the queue itself. */
+/**
+ * From the queue to the first step painted, a new run begun on the way, against drawing the queue itself; opened by a hand, half a second
+ * after the part was seen there.
+ */
 const address = process.env['ADDRESS'] ?? ''
 const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as Shop
 const card = shop.cards.find((one) => one.name.model === '18 twin')
@@ -38,6 +41,7 @@ for (const tag of tags) {
   const row = page.getByRole('button', { name: new RegExp(tag) })
   await row.waitFor()
   queue.push(performance.now() - start)
+  await page.waitForTimeout(500)
   start = performance.now()
   await row.click()
   await page.getByRole('heading', { name: 'Look at the part' }).waitFor()

@@ -156,6 +156,51 @@ describe('parts that add to more than their whole', () => {
   })
 })
 
+describe('readings that should be the same', () => {
+  const equal: Relation = { id: 'e', label: 'e', source: 'maker', kind: 'equal', checks: ['a', 'b', 'c'], withinPct: 5 }
+  const of = (...figures: string[]) => {
+    const checks = ['a', 'b', 'c'].slice(0, figures.length)
+    const card = cardOf(Object.fromEntries(checks.map((id) => [id, undefined])), { ...equal, checks })
+    const found = between(card, Object.fromEntries(checks.map((id, i) => [id, figures[i] ?? ''])))
+    return { ...found, odd: found?.odd?.check.id }
+  }
+
+  test('are, where they read the same, or hardly apart', () => {
+    for (const other of ['100.0', '100.3', '101.5'])
+      expect([other, of('100.0', other)]).toMatchObject([
+        other,
+        { verdict: 'within', odd: undefined, meterCannot: false },
+      ])
+    expect(of('100.0', '100.0').value).toBe(0)
+    expect(of('100.0', '100.3', '100.1').verdict).toBe('within')
+  })
+
+  test('apart by more than is allowed, the one that reads low is odd: shorts lower, and a contact only adds', () => {
+    expect(of('90.0', '100.0')).toMatchObject({ verdict: 'outside', odd: 'a', oddReadsHigh: false })
+    expect(of('100.0', '90.0')).toMatchObject({ verdict: 'outside', odd: 'b', oddReadsHigh: false })
+  })
+
+  test('of three the pair that is farthest apart tells', () => {
+    const found = of('100.0', '90.0', '100.4')
+    expect(found).toMatchObject({ verdict: 'outside', odd: 'b', limits: { min: -5, max: 5 } })
+    expect(Math.abs(found.value ?? 0)).toBeCloseTo((100 * 10.4) / 95.2, 2)
+  })
+
+  test('near what is allowed it is held with doubt, as the meter has it', () => {
+    expect(of('100.0', '105.1')).toMatchObject({ verdict: 'borderline', odd: 'a' })
+    expect(of('1.0', '1.0').meterCannot).toBe(true)
+  })
+
+  test('say nothing while one was not read, or reads no figure', () => {
+    const card = cardOf({ a: undefined, b: undefined, c: undefined }, equal)
+    expect(between(card, { a: '100.0' })).toMatchObject({ verdict: 'none', reason: 'not-read' })
+    expect(between(card, { a: '100.0', b: 'OL 40M', c: '100' })).toMatchObject({
+      verdict: 'none',
+      reason: 'not-finite',
+    })
+  })
+})
+
 describe('a draw beside volts over ohms', () => {
   const draw: Relation = { id: 'd', label: 'd', source: 'maker', kind: 'draw', amps: 'amps', ohms: 'a', withinPct: 10 }
   /** 12 V over 10 Ω: 1.2 A. */

@@ -1,6 +1,6 @@
 import { judgeValue } from '../../conformance'
 import type { Relation } from '../../document'
-import { twinCheck } from '../../relations'
+import { twinCheck, type Figure } from '../../relations'
 import { readsFinite, type Evaluation } from '../figure'
 import { figured, figuresOf } from './members'
 import type { RelationState } from './relationState'
@@ -15,21 +15,26 @@ export function judgeEqual(relation: Extract<Relation, { kind: 'equal' }>, membe
   if (members.length < 2) return { relation, verdict: 'none', reason: 'not-read', members }
   if (!members.every(readsFinite)) return { relation, verdict: 'none', reason: 'not-finite', members }
   const { figures } = figuresOf(members, false)
-  let worst: RelationState = { relation, verdict: 'none', reason: 'not-read', members }
-  for (const [i, a] of figures.entries()) {
-    for (const [j, b] of figures.entries()) {
-      if (j <= i) continue
-      const { differencePct, u } = twinCheck({ a, b, allowedPct: relation.withinPct })
-      if (differencePct === null || u === null || Math.abs(differencePct) <= Math.abs(worst.value ?? -1)) continue
-      const limits = { min: -relation.withinPct, max: relation.withinPct }
-      const judged = judgeValue({ value: differencePct, u, ...limits, rule: 'guarded' })
-      const low = a.value < b.value ? members[i] : members[j]
-      worst = {
-        ...figured(relation, judged, { value: differencePct, u }, limits, members),
-        ...(low ? { odd: low, oddReadsHigh: false } : {}),
-        meterCannot: 2 * u > relation.withinPct,
-      }
-    }
+  const pairs = figures.flatMap((a, i) => figures.slice(i + 1).map((b, k) => apart(relation, a, b, [i, i + 1 + k])))
+  const [worst] = pairs.flatMap((one) => one ?? []).sort((one, other) => Math.abs(other.value) - Math.abs(one.value))
+  if (!worst) return { relation, verdict: 'none', reason: 'not-finite', members }
+  const limits = { min: -relation.withinPct, max: relation.withinPct }
+  const judged = judgeValue({ ...worst, ...limits, rule: 'guarded' })
+  const odd = judged.verdict === 'within' ? undefined : members[worst.low]
+  return {
+    ...figured(relation, judged, worst, limits, members),
+    ...(odd ? { odd, oddReadsHigh: false } : {}),
+    meterCannot: 2 * worst.u > relation.withinPct,
   }
-  return worst
+}
+
+/** How far two of them are apart, per cent, and which reads low; undefined where nothing is to compare with. */
+function apart(
+  { withinPct }: { withinPct: number },
+  a: Figure,
+  b: Figure,
+  [i, j]: [number, number],
+): (Figure & { low: number }) | undefined {
+  const { differencePct, u } = twinCheck({ a, b, allowedPct: withinPct })
+  return differencePct === null || u === null ? undefined : { value: differencePct, u, low: a.value < b.value ? i : j }
 }
