@@ -43,8 +43,7 @@ export function pinOhms(
   check: PreparedCheck,
   readings: Evaluation[],
 ): { pins: [string, string, string]; ohms: ThreePairs } | undefined {
-  const [a, b, c] = pinsOf(check)
-  if (a === undefined || b === undefined || c === undefined) return undefined
+  const [a = '', b = '', c = ''] = pinsOf(check)
   const at = (pair: [string, string]) => {
     const read = readings.find((one) => one.pair && pairKey(one.pair) === pairKey(pair))
     return read && ohmsRead(read)
