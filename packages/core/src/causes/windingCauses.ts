@@ -1,6 +1,6 @@
 import { expectedOf } from '../conformance'
 import type { Winding } from '../document'
-import { kindOf, readsFinite, readsOpen, sideOf, windingsBetween, type CheckState, type Evaluation } from '../judgement'
+import { readsFinite, readsOpen, sideOf, windingsBetween, type CheckState, type Evaluation } from '../judgement'
 import type { Candidate, Fact } from './cause'
 import type { CauseInput } from './factsOf'
 
@@ -56,7 +56,7 @@ function kindsOfPaths(input: CauseInput, winding: string, facts: Fact[]): Windin
 const isCleared = ({ checks, prepared: { card } }: CauseInput, winding: string, but: string): boolean =>
   checks.some(
     ({ check, points }) =>
-      (check.kind === 'resistance' || check.kind === 'three-pins') &&
+      check.kind === 'resistance' &&
       !check.toFrame &&
       points.some(({ verdict, evaluation }) => {
         const path = verdict === 'within' && evaluation?.pair ? windingsBetween(card, evaluation.pair) : []
@@ -69,17 +69,11 @@ const pointsOf = ({ checks }: CauseInput, id: string): Evaluation[] =>
     .find(({ check }) => check.id === id)
     ?.points.flatMap(({ evaluation, verdict }) => (evaluation && verdict === 'outside' ? [evaluation] : [])) ?? []
 
-/** The windings of three pins whose two ends are apart in this unit; none where the pins read as something else. */
+/** The windings of three pins whose two ends are apart in this unit. */
 function openOnPins({ checks, prepared: { card, unitGroups } }: CauseInput, id: string): string[] {
-  const state = checks.find(({ check }) => check.id === id && check.kind === 'three-pins')
-  if (!state) return []
-  const kind = kindOf(
-    state.check,
-    state.points.flatMap(({ evaluation }) => evaluation ?? []),
-  )
-  if (kind !== 'single' && kind !== 'open') return []
+  const pins = checks.find(({ check }) => check.id === id && check.kind === 'three-pins')
   return card.windings
-    .filter((one) => state.check.touches.has(one.id))
+    .filter((one) => pins?.check.touches.has(one.id))
     .filter((one) => !unitGroups.some((group) => group.includes(one.from) && group.includes(one.to)))
     .map((one) => one.id)
 }

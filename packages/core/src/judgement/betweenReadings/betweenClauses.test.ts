@@ -150,6 +150,14 @@ describe('parts that add to more than their whole', () => {
     ])
   })
 
+  test('the whole is none of the parts, wherever it lies itself', () => {
+    const card = cardOf({ a: nominal(100, 25), b: nominal(200, 25), c: nominal(100, 2) }, sum)
+    for (const limit of card.checks.flatMap(({ limits }) => limits)) limit.source = 'maker'
+    const found = between(card, { a: '110.0', b: '240.0', c: '300.0' })
+    expect([found?.verdict, found?.odd?.check.id]).toEqual(['outside', 'b'])
+    expect(found?.limits).toEqual({ min: -(found?.sum?.allowed ?? 0), max: found?.sum?.allowed })
+  })
+
   test('without limits the first; parts that add to less name the whole', () => {
     expect(odd(undefined, undefined, '110.0', '240.0', '300.0')).toEqual(['outside', 'a', true])
     expect(odd(nominal(100, 2), nominal(200, 25), '100.0', '200.0', '330.0')).toEqual(['outside', 'c', true])
