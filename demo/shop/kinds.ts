@@ -3,7 +3,7 @@ import type { Script } from '@sure-spool/core/testing'
 import { clips, safe, type Story } from './story'
 
 const seen = (script: Script, ...what: ('sound' | 'corroded' | 'burnt')[]) =>
-  safe(script.put({ kind: 'look', check: 'look', place: 'as it lies', what }))
+  safe(script.put({ kind: 'look', check: 'look', place: 'the part', what }))
 const on = (volts: number): EntryBody => ({ kind: 'supply', text: String(volts), volts, u: 0.06, while: 'on' })
 const answered = (script: Script, check: string, answer: string) =>
   script.put({

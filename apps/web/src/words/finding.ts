@@ -52,7 +52,7 @@ export function findingTitle(state: RunState, figures: Figures): { title: string
         responseLine(state, figures),
         mendedLine(state, figures),
         state.explained.length > 0
-          ? `${state.explained.map((id) => checkPoints(run.card, id)).join(', ')} reads what its parts read, so it is one fault and not two.`
+          ? `${capital(state.explained.map((id) => checkPoints(run.card, id)).join(', '))} reads what its parts read, so it is one fault and not two.`
           : '',
       ]
         .filter((one) => one !== '')
@@ -178,12 +178,15 @@ export interface Settling {
 export function wouldSettle(state: RunState, figures: Figures): Settling[] {
   const { run, finding, causes } = state
   if (finding.word === 'undecided')
-    return finding.open.slice(0, mostActions).map((one) => ({
-      head: openWords(state, one, figures),
-      text: '',
-      step: settledAt(state, one),
-      tester: state.evaluations.get(one.entry ?? '')?.reason === 'low-voltage-test',
-    }))
+    return finding.open
+      .map((one) => ({
+        head: openWords(state, one, figures),
+        text: '',
+        step: settledAt(state, one),
+        tester: state.evaluations.get(one.entry ?? '')?.reason === 'low-voltage-test',
+      }))
+      .filter(({ head }, i, all) => all.findIndex((one) => one.head === head) === i)
+      .slice(0, mostActions)
   if (finding.word === 'fault-found') return afterRepair(causes)
   const left = notProved(state)
   const output = run.card.checks.find(({ id, kind }) => kind === 'ac-output' && state.untested.includes(id))

@@ -1,40 +1,50 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@jest/globals'
-import type { Shop } from '@sure-spool/contract'
-import { runState, type Run } from '@sure-spool/core'
+import { itemFindings, type RunState } from '@sure-spool/core'
+import { demoRuns } from '../testing/demoRuns'
+import { magnetsBeside, mendedLine, rewoundLine, seenBeside } from './evidence'
 import { figuresWith } from './figures'
-import { findingTitle } from './finding'
+import { findingTitle, notProvedWords, notTestedWords, wouldSettle } from './finding'
+import { foundLines } from './lines'
+import { pileWords } from './piles'
+import { reasonLine } from './reasons'
 
-const shop = JSON.parse(readFileSync('demo/shop.json', 'utf8')) as Shop
-
-function runOf(one: Shop['runs'][number]): Run {
-  const unit = shop.units.find(({ id }) => id === one.unit)
-  const card = shop.cards.find(({ id, revision }) => id === one.card.id && revision === one.card.revision)
-  if (!unit || !card) throw new Error(`the run ${one.id} names a unit and a card`)
-  const instruments = shop.instruments.filter(({ id }) => one.instruments.includes(id))
-  const { id, tag, complaint, words, variant } = unit
-  return {
-    format: 'sure-spool/run',
-    version: 1,
-    id: one.id,
-    unit: { id, tag, complaint, words, ...(variant === undefined ? {} : { variant }), history: one.history },
-    card,
-    rule: one.rule,
-    instruments,
-    startedAt: one.startedAt,
-    ...(one.compare ? { compare: one.compare } : {}),
-    entries: one.entries,
-  }
-}
+const figures = figuresWith(() => false)
+const runs = demoRuns()
+const plain = (text: string) => text.replaceAll('\u2009', ' ')
+const listed = (file: string) => readFileSync(file, 'utf8').trimEnd()
 
 /** `demo/headlines.txt` was read line by line beside the readings; a line that changes is to be read again. */
 test('the headline of every run of the demo is the one that was read through', () => {
-  const figures = figuresWith(() => false)
-  const said = shop.runs.map((one) => {
-    const run = runOf(one)
-    const { title, line } = findingTitle(runState(run), figures)
-    const about = `${run.unit.tag} ${run.card.name.model}`
-    return `${about}: ${title}${title === 'Undecided.' ? ` ${line}` : ''}`.replaceAll('\u2009', ' ')
+  const said = runs.map(({ name, state }) => {
+    const { title, line } = findingTitle(state, figures)
+    return plain(`${name}: ${title}${title === 'Undecided.' ? ` ${line}` : ''}`)
   })
-  expect(said.sort().join('\n')).toBe(readFileSync('demo/headlines.txt', 'utf8').trimEnd())
+  expect(said.sort().join('\n')).toBe(listed('demo/headlines.txt'))
+})
+
+/** A finding as it is said on the bench and on the sheet, a line each: what, then the words. */
+function saidOf(state: RunState): string[] {
+  const { title, line } = findingTitle(state, figures)
+  const lines = foundLines(state, true, figures).map(({ group, points, under, label, evaluation, gone, aside, side }) =>
+    [group, label, points, under, evaluation.entry.reading.text, reasonLine(evaluation, figures), side, gone, aside]
+      .filter((one) => one !== undefined && one !== '' && one !== 'other')
+      .join(' | '),
+  )
+  const beside = [seenBeside, mendedLine, rewoundLine, magnetsBeside].map((words) => words(state, figures))
+  const piles = pileWords(state, itemFindings(state), figures).map(({ name, items }) => `${name}: ${items}`)
+  return [
+    `says ${title} ${line}`,
+    ...[...beside, ...piles].filter((one) => one !== '').map((one) => `beside ${one}`),
+    ...lines.map((one) => `read ${one}`),
+    ...notTestedWords(state).map(({ what, why }) => `not tested ${what} ${why}`),
+    ...notProvedWords(state, figures).map(({ head, text }) => `not proved ${head} ${text}`),
+    ...wouldSettle(state, figures).map(({ head, text, step }) => `would settle ${head} ${text} → ${step ?? 'no step'}`),
+  ].map((one) => plain(`  ${one.trim()}`))
+}
+
+/** `demo/findings.txt` was read through as those who get such a sheet read it. */
+test('what is said of every run of the demo is what was read through', () => {
+  const said = runs.flatMap(({ name, state }) => [name, ...saidOf(state)])
+  expect(said.join('\n')).toBe(listed('demo/findings.txt'))
 })

@@ -66,6 +66,16 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
       check.points.flatMap((point) => (point.evaluation ? [point.evaluation.entry.id] : [])),
     ),
   )
+  // what has no limit of its own and stands in a relation has that one's verdict
+  const byRelation = new Map(
+    state.checks.flatMap(({ points }) =>
+      points.flatMap(({ evaluation, verdict, reason }) =>
+        evaluation && reason === 'by-relation'
+          ? [[evaluation.entry.id, { ...evaluation, verdict, reason }] as const]
+          : [],
+      ),
+    ),
+  )
   const held = new Set(
     state.checks.flatMap((check) =>
       check.points.flatMap((point) => (point.held && point.evaluation ? [point.evaluation.entry.id] : [])),
@@ -87,7 +97,8 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
   const { card } = state.run
   return [...state.evaluations.values()]
     .filter((one) => (all && !isSupplemented(one, state)) || standing.has(one.entry.id))
-    .map((evaluation) => {
+    .map((own) => {
+      const evaluation = byRelation.get(own.entry.id) ?? own
       const { entry, check, pair } = evaluation
       // a coil or a track that goes to the body is read as a winding
       const isBody = pair?.includes('frame') === true && check.touches.size === 0 && check.kind !== 'curve'
