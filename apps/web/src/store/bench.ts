@@ -18,7 +18,6 @@ import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { useMeter } from '../reading/useMeter'
 import { useTyping } from '../reading/useTyping'
 import { playVerdict } from '../reading/verdictSound'
-import { afterPaint } from './afterPaint'
 import { ask, whyMissing } from './api'
 import { alongPath } from './alongPath'
 import { askedBeside } from './askedBeside'
@@ -110,10 +109,8 @@ export const useBench = defineStore('bench', () => {
     words: () => conditionWordsOf(run.value?.card ?? { checks: [] }),
     add: (body) => {
       const entry = add(body)
-      if (entry?.kind !== 'reading') return
-      const verdict = evaluationOf(entry.id)?.verdict ?? 'none'
-      const isHeld = state.value?.holding?.entry === entry.id
-      afterPaint(() => playVerdict(verdict, isHeld))
+      if (entry?.kind === 'reading')
+        playVerdict(evaluationOf(entry.id)?.verdict ?? 'none', state.value?.holding?.entry === entry.id)
     },
   })
 

@@ -148,6 +148,6 @@ describe('one limit', () => {
       expect(of(curve([0, 110], [1, 50], [2, 50]), family)).toBe(bent)
       expect(of(curve([0, 110], [1, 50], [2, 3]), family)).toBeUndefined()
     }
-    expect(of(curve([0, 3], [1, 50], [2, 40]), 'valve')).toBeUndefined()
+    expect(of(curve([0, 3], [1, 50], [2, 40]), 'valve-solenoid')).toBeUndefined()
   })
 })

@@ -31,8 +31,9 @@ describe('three pins and the construction', () => {
       ['R', 'S'],
     ] as [string, string][]
     pairs.forEach((pair, i) => script.read('pins', figures[i] ?? '', { pair, contact: 'clips' }))
-    const check = script.state().checks.find((one) => one.check.id === 'pins')
-    return [check?.verdict, check?.reason, check?.points.filter(({ reason }) => reason === 'again').length]
+    const { checks, evaluations } = script.state()
+    const check = checks.find((one) => one.check.id === 'pins')
+    return [check?.verdict, check?.reason, [...evaluations.values()].filter(({ whole }) => whole?.again).length]
   }
 
   test('of a construction that nobody chose the figures say no verdict', () => {
