@@ -49,29 +49,39 @@ const hardPath = 1000
  * factsOf(scenes.low().causing).map(({ id }) => id) // [ 'low' ]
  */
 export function factsOf(input: CauseInput): Fact[] {
-  return input.faults.map((fault) =>
-    fault.place === undefined
-      ? factOf(input, fault)
-      : { id: fault.place, alone: { kind: 'seen', of: [fault.place] }, windings: new Set(), follows: false },
+  const relations = new Map(input.relations.map((one) => [one.relation.id, one]))
+  const read = new Map(
+    input.checks.flatMap((state) =>
+      state.points.flatMap(({ evaluation }) => (evaluation ? [[evaluation.entry.id, { state, evaluation }]] : [])),
+    ),
   )
+  return input.faults.flatMap(({ place, relation: id = '', entry = '' }) => {
+    if (place !== undefined)
+      return { id: place, alone: { kind: 'seen', of: [place] }, windings: new Set<string>(), follows: false }
+    const relation = relations.get(id)
+    if (relation) return relationFact(input, relation)
+    const reading = read.get(entry)
+    return reading ? readingFact(input, reading.state, reading.evaluation) : []
+  })
 }
 
-function factOf(input: CauseInput, fault: Fault): Fact {
-  const relation = input.relations.find((one) => one.relation.id === fault.relation)
-  const state = input.checks.find((one) => one.check.id === fault.check)
-  const evaluation =
-    state?.points.find((point) => point.evaluation?.entry.id === fault.entry)?.evaluation ?? relation?.odd
-  const windings = new Set((relation?.members ?? []).flatMap((one) => [...one.check.touches]))
-  if (relation) {
-    const starved = relation.relation.kind === 'above' && windings.size === 0 ? { starved: true as const } : {}
-    return { id: relation.relation.id, alone: ofRelation(input, relation), windings, follows: false, ...starved }
+function relationFact(input: CauseInput, state: RelationState): Fact {
+  const windings = new Set(state.members.flatMap((one) => [...one.check.touches]))
+  const isStarved = state.relation.kind === 'above' && windings.size === 0
+  return {
+    id: state.relation.id,
+    alone: ofRelation(input, state),
+    windings,
+    follows: false,
+    ...(isStarved ? { starved: true as const } : {}),
   }
-  const id = fault.check ?? ''
-  if (!state || !evaluation) return { id, alone: { kind: 'figure', of: [id] }, windings, follows: false }
+}
+
+function readingFact(input: CauseInput, state: CheckState, evaluation: Evaluation): Fact {
   const alone = ofReading(input, state, evaluation)
   const isStarved = alone.kind === 'output' && state.check.touches.size === 0 && sideOf(evaluation) === 'low'
   return {
-    id,
+    id: state.check.id,
     alone,
     windings: state.check.toFrame ? new Set() : state.check.touches,
     follows: follows.has(state.check.kind),
