@@ -31,4 +31,18 @@ describe('a pair over several windings explains itself', () => {
     ['where it is open and neither of them is', '251', '36.5', 'OL 40M'],
     ['by nothing that was read', null, null, '240'],
   ])('not %s', (_what, low, high, series) => expect(explained(low, high, series)).toEqual([]))
+
+  const hot = (series: string) => {
+    const script = new Script(twinCard()).ready()
+    script.read('low', '251', { contact: 'clips' }).again('low', '251', { contact: 'clips' }).read('high', '36.5')
+    script
+      .put({ kind: 'decision', what: 'more-tests', why: 'hot' })
+      .put({ kind: 'temperature', part: 'hot', partC: 65 })
+    return script.read('series', series, { contact: 'clips' }).state().explained
+  }
+  test('read hot, by parts that were read cold: as they would be there', () => {
+    const warm = (251 + 36.5) * ((234.5 + 65) / (234.5 + 20))
+    expect(hot(warm.toFixed(1))).toEqual(['series'])
+    expect(hot('287.5')).toEqual([])
+  })
 })

@@ -1,11 +1,12 @@
 import { atMost } from '../../conformance'
 import { nodesOf } from '../../document'
 import { solveNetwork } from '../../network'
-import { readsFinite, readsOpen, type Bench, type Evaluation } from '../figure'
+import { readsFinite, readsOpen, temperatureFactor, type Bench, type Evaluation } from '../figure'
 
 /**
  * Whether what a pair over several windings reads is what these read by checks of their own, one of which failed: then the parts
- * decide, and the pair is not a second fault (METHODS 4.1). A reading never explains itself.
+ * decide, and the pair is not a second fault (METHODS 4.1). A reading never explains itself; what was read cold is held against what was
+ * read hot as it would be there.
  * @param own a winding's own reading, where its resistance check was taken
  * @example
  * explainedByParts(scenes.sound().bench, scenes.sound().of('series'), (winding) => scenes.sound().of(winding)) // false
@@ -24,8 +25,9 @@ export function explainedByParts(
   })
   if (parts.some(({ read }) => read === undefined) || !parts.some(({ read }) => read?.verdict === 'outside'))
     return false
+  const asWarm = (read: Evaluation | undefined, figure: number) => figure * (read ? temperatureFactor(read, whole) : 1)
   const ohms = new Map(
-    parts.map(({ id, read }) => [id, read?.net !== undefined && readsFinite(read) ? read.net : Infinity]),
+    parts.map(({ id, read }) => [id, read?.net !== undefined && readsFinite(read) ? asWarm(read, read.net) : Infinity]),
   )
   const expected = solveNetwork({
     nodes: nodesOf(card),
@@ -35,6 +37,6 @@ export function explainedByParts(
   }).ohms
   if (!Number.isFinite(expected)) return whole.net === undefined || readsOpen(whole)
   if (whole.net === undefined) return false
-  const u = Math.hypot(whole.netU ?? 0, ...parts.map(({ read }) => read?.netU ?? 0))
+  const u = Math.hypot(whole.netU ?? 0, ...parts.map(({ read }) => asWarm(read, read?.netU ?? 0)))
   return atMost(Math.abs(expected - whole.net), 2 * u + 0.01 * whole.net)
 }
