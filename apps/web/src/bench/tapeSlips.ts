@@ -50,7 +50,7 @@ export function slipOf(entry: Entry, bench: ReturnType<typeof useBench>, figures
         unit,
         mark: gone ? undefined : held ? 'none' : evaluation.verdict,
         side: sideOf(evaluation),
-        foot: `${[clock(entry.at), moves, takenUnder(run.card, evaluation, figures)].filter((one) => one !== '').join(' ')} ${how || (held ? 'held' : evaluation.verdict === 'within' ? '' : evaluation.verdict === 'none' ? 'not judged' : evaluation.verdict)}`,
+        foot: `${[clock(entry.at), moves, takenUnder(run.card, evaluation, figures, true)].filter((one) => one !== '').join(' ')} ${how || (held ? 'held' : evaluation.verdict === 'within' ? '' : evaluation.verdict === 'none' ? 'not judged' : evaluation.verdict)}`,
       }
     }
     case 'lead-check':

@@ -1,11 +1,11 @@
 import type { QueueUnit, RunView, Seal } from '@sure-spool/contract'
 import {
+  asJudged,
   conditionWordsOf,
   nextEntry,
   runState,
   type Entry,
   type EntryBody,
-  type Evaluation,
   type Quantity,
   type Run,
   type RunState,
@@ -69,8 +69,7 @@ export const useBench = defineStore('bench', () => {
   const steps = computed<StepState[]>(() => state.value?.steps ?? [])
   const stepId = computed(() => doing.value?.step ?? cursor.value ?? state.value?.step ?? 'finding')
   const current = computed(() => steps.value.find((one) => one.step.id === stepId.value) ?? steps.value.at(-1))
-  const evaluationOf = (id: string | undefined): Evaluation | undefined =>
-    id === undefined ? undefined : state.value?.evaluations.get(id)
+  const evaluationOf = (id = '') => state.value && asJudged(state.value, id)
   const lastReading = computed(() => {
     const { tape } = state.value ?? {}
     return evaluationOf(tape?.readings.filter((entry) => !tape.gone.has(entry.id)).at(-1)?.id)

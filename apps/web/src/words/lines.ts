@@ -1,4 +1,5 @@
 import {
+  asJudged,
   isAsked,
   sideOf,
   type Check,
@@ -66,16 +67,6 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
       check.points.flatMap((point) => (point.evaluation ? [point.evaluation.entry.id] : [])),
     ),
   )
-  // what has no limit of its own and stands in a relation has that one's verdict
-  const byRelation = new Map(
-    state.checks.flatMap(({ points }) =>
-      points.flatMap(({ evaluation, verdict, reason }) =>
-        evaluation && reason === 'by-relation'
-          ? [[evaluation.entry.id, { ...evaluation, verdict, reason }] as const]
-          : [],
-      ),
-    ),
-  )
   const held = new Set(
     state.checks.flatMap((check) =>
       check.points.flatMap((point) => (point.held && point.evaluation ? [point.evaluation.entry.id] : [])),
@@ -98,7 +89,7 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
   return [...state.evaluations.values()]
     .filter((one) => (all && !isSupplemented(one, state)) || standing.has(one.entry.id))
     .map((own) => {
-      const evaluation = byRelation.get(own.entry.id) ?? own
+      const evaluation = asJudged(state, own.entry.id) ?? own
       const { entry, check, pair } = evaluation
       // a coil or a track that goes to the body is read as a winding
       const isBody = pair?.includes('frame') === true && check.touches.size === 0 && check.kind !== 'curve'

@@ -21,14 +21,15 @@ function under(reading: Partial<Reading>, asked = { rpm: 3000 }): string {
 
 describe('how a reading was taken', () => {
   test('hot from 50 °C on, with what it comes to beside its limits', () => {
-    const at = (partC: number) => {
+    const at = (partC: number, brief = false) => {
       const script = new Script(twinCard()).put({ kind: 'isolation', state: 'loose' })
       script.put({ kind: 'temperature', part: 'measured', partC }).read('low', '372')
       const [one] = script.state().evaluations.values()
-      return one ? takenUnder(twinCard(), one, figures).replaceAll('\u2009', ' ') : 'not judged'
+      return one ? takenUnder(twinCard(), one, figures, brief).replaceAll('\u2009', ' ') : 'not judged'
     }
     expect(at(49.9)).toBe('')
     expect(at(50)).toMatch(/^at 50 °C, 332\.8\d* Ω at 20 °C$/)
+    expect(at(50, true)).toBe('at 50 °C')
   })
 
   test('nothing where nothing was said of it, or only what its check asks', () => {

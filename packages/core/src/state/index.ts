@@ -1,3 +1,4 @@
+export { asJudged } from './judgedByRelation'
 export { besideFigures, type BesideFigure } from './besideFigures'
 export { byComparison } from './byComparison'
 export { pairsByFarads, type ProposedPair } from './pairsByFarads'

@@ -55,3 +55,21 @@ export function withRelations(state: CheckState, given: Map<string, Verdict>): C
   const { reason: _before, ...bare } = state
   return { ...bare, points, verdict: worst?.verdict ?? 'none', ...(worst?.reason ? { reason: worst.reason } : {}) }
 }
+
+/**
+ * A reading as its check has it: with the verdict of the relation that it stands in, where no limit of its own judges it.
+ * @param entry its id
+ * @returns undefined where there is none
+ * @example
+ * asJudged(scenes.sound().state, scenes.sound().of('low').entry.id).verdict // 'within'
+ */
+export function asJudged(
+  { checks, evaluations }: { checks: CheckState[]; evaluations: ReadonlyMap<string, Evaluation> },
+  entry: string,
+): Evaluation | undefined {
+  const one = evaluations.get(entry)
+  if (one?.reason !== 'no-limit') return one
+  const points = checks.find(({ check }) => check.id === one.check.id)?.points ?? []
+  const point = points.find(({ evaluation }) => evaluation?.entry.id === entry)
+  return point?.reason === 'by-relation' ? { ...one, verdict: point.verdict, reason: point.reason } : one
+}
