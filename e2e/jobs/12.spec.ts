@@ -1,3 +1,4 @@
+import { settled } from '../controls'
 import { expect, remarksOf, test, worked } from './job'
 
 test('12: dies warm; three tests of a canister coil, then all again on a second meter', async ({ bench, world }) => {
@@ -55,8 +56,9 @@ test('12: dies warm; three tests of a canister coil, then all again on a second 
   await bench.press('o')
   await bench.type('3M')
   await expect(bench.title).toContainText('No fault found')
+  await settled(bench.page)
   await bench.press('c')
-  await expect(bench.page.getByText('the run stays open')).toBeVisible()
+  await expect(bench.page.getByText('The run stays open, at the next step.')).toBeVisible()
   const view = await worked('12', bench, world)
   const remarks = remarksOf(view)
   for (const id of ['leads-matter', 'prefix-jump', 'meter-cannot', 'static-only']) expect(remarks).toContain(id)

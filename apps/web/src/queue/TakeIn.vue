@@ -125,6 +125,7 @@ useScreenKeys(takeInKeys, () => 'takingIn', { keep: () => form.keep(), more, lea
     </div>
     <div class="act">
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <p class="muted">Enter goes from field to field, and from the last takes it in.</p>
       <ScreenKey main act="keep" :disabled="!ready" />
       <ScreenKey quiet act="more" :disabled="!ready" />
       <ScreenKey act="leave" />
