@@ -7,7 +7,7 @@ import { takenParts, useFigures } from '../words/figures'
 import { lookWords } from '../words/kinds'
 import PhotoStrip from '../photos/PhotoStrip.vue'
 import { lookSaid, runPhotos } from '../words/looks'
-import { lineGroups, onRuler, type FoundLine } from '../words/lines'
+import { lineGroups, onRuler, relationUnit, type FoundLine } from '../words/lines'
 import { reasonLine } from '../words/reasons'
 
 /** What was seen and read, a line each with its ruler; what holds between readings; what was read twice. */
@@ -91,7 +91,8 @@ const looks = computed(() => [
         ><small v-if="relation.sum">left over, allowed 2u + 1 % of the whole</small></span
       >
       <span class="fig n"
-        >{{ relation.sum && (relation.value ?? 0) > 0 ? '+' : '' }}{{ figures.plain(relation.value ?? 0, 3) }}</span
+        >{{ relation.sum && (relation.value ?? 0) > 0 ? '+' : '' }}{{ figures.plain(relation.value ?? 0, 3)
+        }}<small>{{ relationUnit(relation.relation) }}</small></span
       >
       <ReadingRuler
         small

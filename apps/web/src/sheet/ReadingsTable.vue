@@ -6,7 +6,7 @@ import VerdictMark from '../drawings/VerdictMark.vue'
 import { takenText, useFigures } from '../words/figures'
 import { goneWords, gradeWords, verdictWords } from '../words/kinds'
 import { limitSaid } from '../words/limits'
-import { foundLines, onRuler } from '../words/lines'
+import { foundLines, onRuler, relationUnit } from '../words/lines'
 import { reasonLine } from '../words/reasons'
 import { clock } from '../words/times'
 
@@ -117,7 +117,7 @@ const inOhms = ({ quantity }: Evaluation) => quantity === 'resistance'
           <strong>{{ one.relation.label }}</strong>&nbsp;
           <span class="figure"
             >{{ one.members.map((member) => fine(member.net)).join(one.relation.kind === 'ratio' ? ' / ' : ', ') }} →
-            {{ fine(one.value, 3) }}, u {{ fine(one.u, 3)
+            {{ [fine(one.value, 3), relationUnit(one.relation)].join(' ').trim() }}, u {{ fine(one.u, 3)
             }}<template v-if="one.sum">, allowed 2u + 1 % = {{ fine(one.sum.allowed) }}</template></span
           >
         </td>

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
-import { runState } from '@sure-spool/core'
+import { runState, type Relation } from '@sure-spool/core'
 import { demoCard, kit, pocketMeter, Script } from '@sure-spool/core/testing'
-import { foundLines } from './lines'
+import { foundLines, relationUnit } from './lines'
 import { figuresWith } from './figures'
 
 const figures = figuresWith(() => false)
@@ -48,4 +48,16 @@ test('a float is read along its track, though it goes to the body', () => {
   const script = new Script(demoCard('wexmoor-tank-sender')).ready()
   const float = script.run.card.checks.find(({ kind }) => kind === 'curve')
   expect(linesOf(script.read(float?.id ?? '', '122', { x: 50 })).at(-1)?.group).toBe('Windings')
+})
+
+test.each<[Relation['kind'], string]>([
+  ['draw', '%'],
+  ['twin', '%'],
+  ['equal', '%'],
+  ['unbalance', '%'],
+  ['sum', 'Ω'],
+  ['ratio', ''],
+  ['above', ''],
+])('the figure of a relation %s is in %j', (kind, unit) => {
+  expect(relationUnit({ kind } as Relation)).toBe(unit)
 })

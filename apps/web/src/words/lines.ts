@@ -6,6 +6,7 @@ import {
   type CheckKind,
   type Evaluation,
   type Reading,
+  type Relation,
   type RunState,
 } from '@sure-spool/core'
 import type { Figures } from './figures'
@@ -120,4 +121,10 @@ export function foundLines(state: RunState, all: boolean, figures: Figures): Fou
         side: sideOf(evaluation),
       }
     })
+}
+
+/** What the figure of readings held against one another is in: per cent of what it should be, ohms left over; a ratio has no unit. */
+export function relationUnit({ kind }: Relation): string {
+  if (kind === 'draw' || kind === 'twin' || kind === 'equal' || kind === 'unbalance') return '%'
+  return kind === 'sum' ? 'Ω' : ''
 }
