@@ -180,7 +180,10 @@ useScreenKeys(takeInKeys, () => 'takingIn', { keep: () => form.keep(), more, lea
   }
   .act {
     max-width: none;
-    flex-direction: row;
+    flex-flow: row wrap;
+  }
+  .act p {
+    flex-basis: 100%;
   }
 }
 </style>

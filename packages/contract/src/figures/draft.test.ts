@@ -2,31 +2,12 @@ import { describe, expect, test } from '@jest/globals'
 import type { Card } from '@sure-spool/core'
 import { twinCard } from '@sure-spool/core/testing'
 import { most } from '../formats'
+import { plainLine } from '../testing/plainLine'
 import { draftFor, FiguresDraft, type FigureLine } from '.'
-
-const plain: FigureLine = {
-  maker: 'Fernhollow',
-  model: 'F2',
-  partNumbers: '',
-  family: '',
-  check: 'coil',
-  kind: '',
-  from: 'red',
-  to: 'black',
-  for: '',
-  limit: '318 ±10%',
-  unit: 'Ω',
-  source: '',
-  grade: '',
-  referenceC: '',
-  cardId: '',
-  revision: '',
-  checkId: '',
-}
 
 describe('a line on a card', () => {
   const line = (changes: Partial<FigureLine>): FigureLine => ({
-    ...plain,
+    ...plainLine,
     source: 'shop book',
     ...changes,
   })
@@ -202,7 +183,7 @@ describe('a line on a card', () => {
 
 describe('a model that is named first', () => {
   const id = '019b0000-0000-7000-8000-000000000001'
-  const line = (changes: Partial<FigureLine>) => ({ ...plain, ...changes })
+  const line = (changes: Partial<FigureLine>) => ({ ...plainLine, ...changes })
 
   test('gets a draft with its names, cut where a card would not hold them', () => {
     const made = draftFor(

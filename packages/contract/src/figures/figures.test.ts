@@ -3,31 +3,13 @@ import { describe, expect, test } from '@jest/globals'
 import type { Card } from '@sure-spool/core'
 import fc from 'fast-check'
 import { cardSchema } from '../formats'
+import { plainLine } from '../testing/plainLine'
 import { cellsOf, draftFor, FiguresDraft, formulaCell, linesOf, readLines, readUnit, type FigureLine } from '.'
 
 const cards = readdirSync('demo/cards').map((name) => JSON.parse(readFileSync(`demo/cards/${name}`, 'utf8')) as Card)
 const twin = cards.find((card) => card.name.model === '18 twin') as Card
 const id = '019b0000-0000-7000-8000-000000000001'
-const line = (changes: Partial<FigureLine>): FigureLine => ({
-  maker: 'Fernhollow',
-  model: 'F2',
-  partNumbers: '',
-  family: '',
-  check: 'coil',
-  kind: '',
-  from: 'red',
-  to: 'black',
-  for: '',
-  limit: '318 ±10%',
-  unit: 'Ω',
-  source: 'shop book',
-  grade: '',
-  referenceC: '',
-  cardId: '',
-  revision: '',
-  checkId: '',
-  ...changes,
-})
+const line = (changes: Partial<FigureLine>): FigureLine => ({ ...plainLine, source: 'shop book', ...changes })
 /** One line on a copy of a card. */
 const applyLine = (card: Card, one: FigureLine, decimalComma: boolean) => {
   const draft = new FiguresDraft(card)

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Card } from '@sure-spool/core'
 import { twinCard } from '@sure-spool/core/testing'
+import { plainLine } from '../testing/plainLine'
 import { cellsOf, linesOf, readLines, readUnit, type FigureLine } from '.'
 import { limitColumn } from './columns'
 
@@ -85,28 +86,7 @@ describe('a row', () => {
   test('has the number that a spreadsheet gives it; an empty one is passed over', () => {
     const lines = read(head, row(), ['', '  ', ''], row(), [])
     expect(lines.map(({ row: at }) => at)).toEqual([2, 4])
-    expect(lines[0]).toEqual({
-      row: 2,
-      line: {
-        maker: 'Fernhollow',
-        model: 'F2',
-        partNumbers: '',
-        family: '',
-        check: 'coil',
-        kind: '',
-        from: 'red',
-        to: 'black',
-        for: '',
-        limit: '318 ±10%',
-        unit: 'Ω',
-        source: '',
-        grade: '',
-        referenceC: '',
-        cardId: '',
-        revision: '',
-        checkId: '',
-      },
-    })
+    expect(lines[0]).toEqual({ row: 2, line: plainLine })
   })
 
   test('has its limit under one of the units; where it has none, under the first', () => {

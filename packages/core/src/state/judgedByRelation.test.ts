@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals'
+import { samePoint } from '../judgement'
 import { valveCard, type Script } from '../testing'
 import { on } from '../testing/causing'
 import { asJudged } from './judgedByRelation'
@@ -16,7 +17,9 @@ const driven = () =>
     .put({ kind: 'supply', text: '12.0', volts: 12, u: 0.05, while: 'on' })
 
 test('amperes without a limit have the verdict of volts over ohms', () => {
-  const { own, judged } = last(driven().read('draw', '1.50'))
+  const { own, judged, state } = last(driven().read('draw', '1.50'))
+  // and it is no second touch of itself
+  expect(judged && samePoint(state.tape, judged, [...state.evaluations.values()])).toEqual([])
   expect([own?.verdict, own?.reason]).toEqual(['none', 'no-limit'])
   expect(judged).toEqual({ ...own, verdict: 'within', reason: 'by-relation' })
   expect(last(driven().read('draw', '2.40')).judged).toMatchObject({ verdict: 'borderline', reason: 'by-relation' })

@@ -84,7 +84,7 @@ export function wasRead(tape: Tape, { entry }: Evaluation): boolean {
 export function samePoint(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Evaluation[] {
   return readings.filter(
     (one) =>
-      one !== evaluation &&
+      one.entry.id !== evaluation.entry.id &&
       one.point === evaluation.point &&
       wasRead(tape, one) &&
       tape.stageOf.get(one.entry.id) === tape.stageOf.get(evaluation.entry.id),
