@@ -77,9 +77,9 @@ export function wasRead(tape: Tape, { entry }: Evaluation): boolean {
 }
 
 /**
- * Readings of one point and stage, neither mistyped nor taken back.
+ * The other readings of one point and stage, neither mistyped nor taken back; one is told from another by its entry.
  * @example
- * samePoint(scenes.retaken().tape, scenes.retaken().of('high'), scenes.retaken().all).length // 2
+ * samePoint(scenes.retaken().tape, scenes.retaken().of('high'), scenes.retaken().all).length // 1
  */
 export function samePoint(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Evaluation[] {
   return readings.filter(
