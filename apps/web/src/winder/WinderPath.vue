@@ -46,7 +46,7 @@ const turnsOf = ({ id, coil }: RewindStep) => {
             @click="emit('go', step.id)"
           >
             <span><VerdictMark v-if="step.status === 'done'" mark="done" :size="14" /></span>
-            <span>{{ rewindStepWords(state, step) }}</span>
+            <span>{{ rewindStepWords(state, step).short }}</span>
             <span class="n">{{ turnsOf(step) }}</span>
           </button>
         </li>

@@ -12,7 +12,7 @@ import { useRewind } from '../store/rewind'
 import { useShop } from '../store/shop'
 import { useFigures } from '../words/figures'
 import { coilLabel, notKnown } from '../words/rewind'
-import { rewindTitle } from '../words/rewindSteps'
+import { rewindStepWords } from '../words/rewindSteps'
 import { day } from '../words/times'
 import CountWork from './CountWork.vue'
 import { lays } from './lays'
@@ -74,7 +74,7 @@ const situation = computed<WinderSituation>(() => {
     ? at
     : 'prove'
 })
-const title = computed(() => (store.state && step.value ? rewindTitle(store.state, step.value) : undefined))
+const title = computed(() => (store.state && step.value ? rewindStepWords(store.state, step.value) : undefined))
 /** what is written on each winding, ready to be put on it */
 const labels = computed(() => {
   const { state } = store

@@ -1,6 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import { beepReading, type Reading } from '@sure-spool/core'
-import { armatureCard, chargingCard, compressorCard, pocketMeter, Script, twinCard } from '@sure-spool/core/testing'
+import {
+  armatureCard,
+  chargingCard,
+  compressorCard,
+  plainCard,
+  plainCheck,
+  plainTerminals,
+  pocketMeter,
+  Script,
+  twinCard,
+  valveCard,
+} from '@sure-spool/core/testing'
 import { causeWords } from './causes'
 import { figuresWith } from './figures'
 
@@ -91,5 +102,41 @@ describe('a cause says what was read, and no more', () => {
     ] as [string, [string, string]][])
       pins.read('pins', text, { pair })
     expect(said(pins)).toEqual(['Reads as three legs alike, and not the card’s: is it this part?'])
+  })
+  const wires = (...texts: string[]) => {
+    const limit = { kind: 'closed', atMost: 0.15 } as const
+    const script = new Script(
+      plainCard({
+        family: 'other',
+        terminals: plainTerminals('a', 'b'),
+        checks: [plainCheck('earth', 'continuity', { pair: ['a', 'b'] }, limit, { label: 'earth strap' })],
+      }),
+    ).ready()
+    for (const text of texts) script.read('earth', text, { contact: 'clips' })
+    return said(script)
+  }
+  test('a lead that is open, has ohms, or breaks while it is moved', () => {
+    expect(wires('OL 40M', 'OL 40M')).toEqual(['Earth strap is open.'])
+    expect(wires('0.9', '0.9')).toEqual(['Earth strap: 0.9 Ω, at most 0.15 Ω wanted.'])
+    expect(wires('0.1..OL', '0.1..OL')).toEqual(['Earth strap breaks while it is moved.'])
+  })
+  test('a draw beside volts over ohms', () => {
+    const draws = (amps: string) =>
+      said(
+        new Script(valveCard())
+          .ready()
+          .read('coil', '8.00', { contact: 'clips' })
+          .put({ kind: 'supply', text: '12.0', volts: 12, u: 0.05, while: 'on' })
+          .read('draw', amps)
+          .again('draw', amps),
+      )
+    expect(draws('2.40')).toEqual(['Draw 60 % more than volts over ohms.'])
+    expect(draws('0.60')).toEqual(['Draw 60 % less than volts over ohms.'])
+  })
+  test('what was seen, where, and nothing of what it looked like before', () => {
+    const seen = (...what: ('burnt' | 'cracked')[][]) =>
+      said(what.reduce((script, one) => script.put({ kind: 'look', place: 'plug', what: one, fault: true }), on()))
+    expect(seen(['burnt', 'cracked'])).toEqual(['Plug: burnt, cracked.'])
+    expect(seen(['burnt'], ['cracked'])).toEqual(['Plug: cracked.'])
   })
 })

@@ -154,7 +154,7 @@ function drawWords(state: RunState, id: string, figures: Figures): string {
   const relation = state.relations.find((one) => one.relation.id === id)
   const amps = relation?.relation.kind === 'draw' ? relation.relation.amps : ''
   const off = relation?.value ?? 0
-  return `${capital(checkLabel(state.run.card, amps))} ${figures.plain(Math.abs(off), 2)} % ${off < 0 ? 'under' : 'over'} volts over ohms.`
+  return `${capital(checkLabel(state.run.card, amps))} ${figures.plain(Math.abs(off), 2)} % ${off < 0 ? 'less' : 'more'} than volts over ohms.`
 }
 
 /** Low is turns short in any quantity; no current at all, or no path, is an open coil. */

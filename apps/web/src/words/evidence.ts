@@ -46,19 +46,22 @@ export function mendedLine(state: RunState, figures: Figures): string {
 
 /** What was rewound, beside the one it is to be like: how much it reads, and how far off that is. */
 export function rewoundLine({ tape, run, relations, checks }: RunState, figures: Figures): string {
-  const wound = new Set(tape.works.flatMap(({ what, place }) => (what === 'rewind' ? [place] : [])))
-  const read = (id: string) => checks.find(({ check }) => check.id === id)
+  const wound = new Set(tape.works.filter(({ what }) => what === 'rewind').map(({ place }) => place))
+  const read = (id: string) =>
+    checks.flatMap(({ check, points: [point] }) => {
+      const net = check.id === id ? point?.evaluation?.net : undefined
+      return net === undefined ? [] : [{ label: checkLabel(run.card, id), touches: [...check.touches], net }]
+    })
   return relations
     .flatMap(({ relation, verdict }) => {
-      if (relation.kind !== 'equal' || relation.checks.length !== 2 || verdict !== 'within') return []
-      const [a, b] = relation.checks.map(read)
-      const fresh = [a, b].find((one) => [...(one?.check.touches ?? [])].some((winding) => wound.has(winding)))
-      const other = fresh === a ? b : a
-      const [is, was] = [fresh?.points[0]?.evaluation?.net, other?.points[0]?.evaluation?.net]
-      if (!fresh || !other || is === undefined || was === undefined || is === was) return []
-      const off = `${figures.plain((200 * Math.abs(is - was)) / (is + was), 2)}\u2009%`
+      if (relation.kind !== 'equal' || verdict !== 'within') return []
+      const [a, b, ...more] = relation.checks.flatMap(read)
+      if (!a || !b || more.length > 0 || a.net === b.net) return []
+      const [fresh, other] = b.touches.some((winding) => wound.has(winding)) ? [b, a] : [a, b]
+      if (!fresh.touches.some((winding) => wound.has(winding))) return []
+      const off = `${figures.plain((200 * Math.abs(a.net - b.net)) / (a.net + b.net), 2)}\u2009%`
       return [
-        `${capital(checkLabel(run.card, fresh.check.id))} reads ${figures.bound(Number(is.toPrecision(3)))}, ${off} ${is > was ? 'over' : 'under'} ${checkLabel(run.card, other.check.id)}.`,
+        `${capital(fresh.label)} reads ${figures.bound(Number(fresh.net.toPrecision(3)))}, ${off} ${fresh.net > other.net ? 'over' : 'under'} ${other.label}.`,
       ]
     })
     .join(' ')

@@ -1,3 +1,5 @@
+import type { Evaluation } from '../judgement'
+
 /** The kinds of cause, in the order in which one is preferred to another (CARD). */
 export const causeKinds = [
   'winding-open',
@@ -68,6 +70,8 @@ export interface Fact {
   alone: BareCause
   /** windings on the path of what was read */
   windings: ReadonlySet<string>
+  /** the reading, where it is one that stands outside */
+  read?: Evaluation
   /** the quantity is alternating or moving, and follows its winding */
   follows: boolean
   /** too little comes out of the whole part, at points that no winding of it ends at: as a battery that is not charged */

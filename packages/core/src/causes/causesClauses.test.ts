@@ -143,7 +143,12 @@ describe('three pins', () => {
     expect(causes(pins('OL 40M', 'OL 40M', 'OL 40M'))).toEqual(['winding-open run,start <pins>'])
   })
   test('a low winding by its own pair, with the pair of both', () => {
-    expect(causes(pins('2.45', '11.7', '14.15'))[0]).toMatch(/^winding-low run <pins>/)
+    expect(causes(pins('2.45', '11.7', '14.15'))).toEqual(['winding-low run <pins>'])
+  })
+  test('two windings that are off are two causes, though one of them alone would account for the pair of both', () => {
+    expect(causes(pins('2.45', '15.5', '17.95'))).toEqual(['winding-low run <pins>', 'winding-high start <pins>'])
+    expect(causes(pins('8.45', '15.5', '23.95'))).toEqual(['winding-high run <pins>', 'winding-high start <pins>'])
+    expect(causes(pins('2.45', '5.5', '7.95'))).toEqual(['winding-low run <pins>', 'winding-low start <pins>'])
   })
 })
 

@@ -7,8 +7,8 @@ import { smallestSet } from './smallestSet'
 import { windingCandidates } from './windingCauses'
 
 /**
- * The smallest set of faults of the part that explains every fact (METHODS 11.21): the fewest first, then the kinds in their order, a bare
- * figure last of all, then what failed by a check of its own.
+ * The smallest set of faults of the part that explains every fact (METHODS 11.21): the fewest first, then the kinds in their order, then
+ * what failed by a check of its own. A bare figure stands for what nothing else explains: two windings of one check are two faults.
  * @returns in the order of their kinds; none where nothing stands outside
  * @example
  * causesOf(scenes.low().causing)[0].of // [ 'low' ]
@@ -19,7 +19,9 @@ export function causesOf(input: CauseInput): Cause[] {
     .map((one) => ({ ...one, facts: facts.filter((fact) => one.covers(fact) || starves(one.cause, fact)) }))
     .filter((one) => one.facts.length > 0)
     .sort((a, b) => rank(a) - rank(b) || Number(b.own) - Number(a.own))
-  const chosen = smallestSet(candidates, facts).sort((a, b) => rank(a) - rank(b))
+  const named = candidates.filter(({ cause }) => cause.kind !== 'figure')
+  const isNamed = facts.every((fact) => named.some((one) => one.facts.includes(fact)))
+  const chosen = smallestSet(isNamed ? named : candidates, facts).sort((a, b) => rank(a) - rank(b))
   const causes = chosen.map(({ cause, facts: told }) => ({
     ...cause,
     ...placed(input, cause, told),

@@ -3,6 +3,7 @@ import {
   readsFinite,
   readsOpen,
   sideOf,
+  windingsBetween,
   type CheckState,
   type Evaluation,
   type PreparedCard,
@@ -61,9 +62,16 @@ export function factsOf(input: CauseInput): Fact[] {
     const relation = relations.get(id)
     if (relation) return relationFact(input, relation)
     const reading = read.get(entry)
-    return reading ? readingFact(input, reading.state, reading.evaluation) : []
+    if (!reading) return []
+    const { state, evaluation } = reading
+    return (isApart(evaluation) ? outsideOf(state) : [evaluation]).map((one) => readingFact(input, state, one))
   })
 }
+
+/** Pins whose pairs are judged each by itself fail once on the finding, and have a fact for each pair that is off. */
+const isApart = ({ whole }: Evaluation): boolean => whole?.verdict !== undefined
+const outsideOf = ({ points }: CheckState): Evaluation[] =>
+  points.flatMap(({ evaluation }) => (evaluation?.verdict === 'outside' ? [evaluation] : []))
 
 function relationFact(input: CauseInput, state: RelationState): Fact {
   const windings = new Set(state.members.flatMap((one) => [...one.check.touches]))
@@ -83,10 +91,16 @@ function readingFact(input: CauseInput, state: CheckState, evaluation: Evaluatio
   return {
     id: state.check.id,
     alone,
-    windings: state.check.toFrame ? new Set() : state.check.touches,
+    windings: pathOf(input, state, evaluation),
+    read: evaluation,
     follows: follows.has(state.check.kind),
     ...(isStarved ? { starved: true as const } : {}),
   }
+}
+
+function pathOf({ prepared }: CauseInput, { check }: CheckState, one: Evaluation): ReadonlySet<string> {
+  if (check.toFrame) return new Set()
+  return one.pair && isApart(one) ? new Set(windingsBetween(prepared.card, one.pair, check.conditions)) : check.touches
 }
 
 function ofRelation(input: CauseInput, { relation, odd, oddReadsHigh }: RelationState): BareCause {

@@ -47,7 +47,7 @@ function kindsOfPaths(input: CauseInput, winding: string, facts: Fact[]): Windin
     if (!fact.windings.has(winding) || fact.follows) return []
     const others = [...fact.windings].filter((id) => id !== winding)
     if (!others.every((id) => isCleared(input, id, winding))) return []
-    return pointsOf(input, fact.id).flatMap((one) => saidBy(one) ?? [])
+    return fact.read ? (saidBy(fact.read) ?? []) : []
   })
   return [...new Set(kinds)]
 }
@@ -63,11 +63,6 @@ const isCleared = ({ checks, prepared: { card } }: CauseInput, winding: string, 
         return path.includes(winding) && !path.includes(but)
       }),
   )
-
-const pointsOf = ({ checks }: CauseInput, id: string): Evaluation[] =>
-  checks
-    .find(({ check }) => check.id === id)
-    ?.points.flatMap(({ evaluation, verdict }) => (evaluation && verdict === 'outside' ? [evaluation] : [])) ?? []
 
 /** The windings of three pins whose two ends are apart in this unit. */
 function openOnPins({ checks, prepared: { card, unitGroups } }: CauseInput, id: string): string[] {
@@ -105,15 +100,13 @@ const isAlone = (path: string[], winding: string): boolean => path.length === 1 
 function covers(input: CauseInput, kind: WindingKind, winding: string, fact: Fact): boolean {
   if (!fact.windings.has(winding)) return false
   if (fact.follows || fact.alone.kind === 'draw' || fact.alone.kind === 'unlike') return true
-  if (fact.alone.kind === 'winding-low' || fact.alone.kind === 'winding-high')
-    return fact.alone.of.includes(winding) || kind === 'winding-open'
+  if (fact.alone.kind === 'winding-low' || fact.alone.kind === 'winding-high') return fact.alone.of.includes(winding)
   const [open, ...more] = openOnPins(input, fact.id)
   if (more.length > 0) return false
   if (open === winding) return kind === 'winding-open'
-  const read = pointsOf(input, fact.id)
   const relation = input.relations.find((one) => one.relation.id === fact.id)
   if (relation) return relation.relation.kind !== 'sum'
-  return read.length > 0 && read.every((one) => saidBy(one) === kind)
+  return fact.read !== undefined && saidBy(fact.read) === kind
 }
 
 /** The share of a winding's ohms that is missing: by its own reading, else by what a whole through it lacks. */
@@ -121,7 +114,7 @@ function missing(input: CauseInput, winding: Winding, own: Evaluation | undefine
   if (own) return shareOf(own)
   const whole = facts
     .filter((fact) => fact.windings.has(winding.id) && !fact.follows)
-    .flatMap(({ id }) => pointsOf(input, id))
+    .flatMap(({ read }) => read ?? [])
     .find((one) => saidBy(one) === 'winding-low')
   if (whole?.judged === undefined || winding.ohms === undefined || winding.ohms <= 0) return {}
   const others = [...whole.check.touches].filter((id) => id !== winding.id).map((id) => ownReading(input, id)?.judged)
