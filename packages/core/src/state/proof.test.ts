@@ -41,6 +41,14 @@ describe('what a pass does not prove is the part’s own', () => {
     expect(notProved(fresh(card).read('volts', '0.5').state())).not.toContain('output-at-speed')
     expect(notProved(fresh(card).read('volts', '0.2').state())).toContain('output-at-speed')
   })
+  test('short turns, unless nothing but breaks was read', () => {
+    const turns = (...coils: [string, string][]) =>
+      notProved(coils.reduce((script, [check, text]) => script.read(check, text), fresh(twinCard())).state())[0]
+    expect([turns(), turns(['low', '318']), turns(['low', 'OL 40M'], ['high', '36.5'])]).toEqual(
+      Array(3).fill('shorted-turns'),
+    )
+    expect(turns(['low', 'OL 40M'], ['frame', '> 20M'])).toBe('output-at-speed')
+  })
 
   test('heat is proved by a part that was read hot, from 50 °C', () => {
     const warmed = (partC: number) => fresh(twinCard()).put({ kind: 'temperature', part: 'measured', partC })

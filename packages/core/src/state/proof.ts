@@ -1,5 +1,6 @@
 import { isAsked } from '../asked'
 import type { Family } from '../document'
+import { readsOpen } from '../judgement'
 import { isReadHot } from './heatAndTurns'
 import type { RunState } from './runState'
 
@@ -56,7 +57,8 @@ const provedBy: Partial<Record<Unproved, ReadonlySet<string>>> = {
 }
 
 /**
- * What the readings of this part do not prove, by its family, without what was done and what it does not have (METHODS 4): no insulation where there is no frame, no heat where it was read hot, no movement that was seen.
+ * What the readings of this part do not prove, by its family, without what was done and what it does not have (METHODS 4): no insulation where
+ * there is no frame, no heat where it was read hot, no movement that was seen, no short turns where nothing but breaks was read.
  * @example
  * notProved(scenes.sound().state) // [ 'shorted-turns', 'output-at-speed', 'insulation-at-volts', 'when-hot' ]
  */
@@ -67,8 +69,17 @@ export function notProved(state: RunState): Unproved[] {
   return byFamily[card.family].filter((one) => {
     if ([...(provedBy[one] ?? [])].some((kind) => (passed as Set<string>).has(kind))) return false
     if (one === 'insulation-at-volts') return hasFrame
+    if (one === 'shorted-turns') return !isAllOpen(state)
     return one !== 'when-hot' || !wasHot(state)
   })
+}
+
+/** Where every winding that was read is broken, no turns of it can be short. */
+function isAllOpen({ checks }: RunState): boolean {
+  const read = checks
+    .filter(({ check }) => check.kind === 'resistance' && !check.toFrame && check.touches.size > 0)
+    .flatMap(({ points }) => points.flatMap(({ evaluation }) => evaluation ?? []))
+  return read.length > 0 && read.every(readsOpen)
 }
 
 /** Something that was not tested: a check of the card, or what its complaint asks for. */
