@@ -52,9 +52,16 @@ afterEach(() => {
 })
 
 const press = (key: string, more: Partial<KeyboardEvent> = {}, target: unknown = new FakeElement('BODY')) =>
-  dispatchKey({ key, target, repeat: false, ...more } as KeyboardEvent, now)
+  dispatchKey({ key, target, repeat: false, getModifierState: () => false, ...more } as KeyboardEvent, now)
 
 describe('a key', () => {
+  test('is its letter under Caps Lock too; in an open line it is what it prints', () => {
+    const caps = { getModifierState: (lock: string) => lock === 'CapsLock' }
+    expect([press('G', caps), press('g', caps), press('G')]).toEqual([true, false, false])
+    situation = 'line'
+    press('K', caps)
+    expect(did).toEqual(['go g', 'typed K'])
+  })
   test('does what the screen says of it in its situation, and is used up; another is left to the browser', () => {
     expect([press('g'), press('q'), press('Enter')]).toEqual([true, false, false])
     situation = 'line'

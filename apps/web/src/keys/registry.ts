@@ -41,9 +41,17 @@ export function screenChanged(at = performance.now()): void {
 export const stepChanged = (): void => void generation++
 
 /** The name of a key as statements write it. */
-function nameOf({ ctrlKey, metaKey, altKey, shiftKey, key }: KeyboardEvent): string {
-  if (!(ctrlKey || metaKey) || altKey) return key
+function nameOf(event: KeyboardEvent): string {
+  const { ctrlKey, metaKey, altKey, shiftKey, key } = event
+  if (!(ctrlKey || metaKey) || altKey) return letterOf(event)
   return `Ctrl+${shiftKey ? 'Shift+' : ''}${key.length === 1 ? key.toLowerCase() : key}`
+}
+
+/** A letter as it is without Caps Lock, which is on by mistake wherever letters are keys and no text. */
+function letterOf(event: KeyboardEvent): string {
+  const { key } = event
+  if (!/^[a-z]$/i.test(key) || !event.getModifierState('CapsLock')) return key
+  return key === key.toLowerCase() ? key.toUpperCase() : key.toLowerCase()
 }
 
 /** Whether a key was pressed for what stood here before. */
@@ -89,7 +97,7 @@ export function dispatchKey(event: KeyboardEvent, now = performance.now()): bool
     if (taken) return false
     if (stale || (event.repeat && !act.repeats)) return true
     if (act.settles && !isSettled(`${one.statement.screen} ${situation}`, now)) return true
-    if (one.acts[name]?.(event.key) !== false) return true
+    if (one.acts[name]?.(letterOf(event)) !== false) return true
   }
   return false
 }
