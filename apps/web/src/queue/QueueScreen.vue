@@ -217,4 +217,14 @@ const counted = (count: number) => (count < queue.counts.upTo ? String(count) : 
     min-height: calc(100dvh - 48px);
   }
 }
+/* upright and high enough, the foot stays in sight: what is taken in is seen whole */
+@media (max-width: 900px) and (min-height: 1000px) {
+  .queue {
+    grid-template-rows: auto minmax(0, 3fr) minmax(0, 2fr) auto;
+    height: calc(100dvh - 48px);
+  }
+  .side-area {
+    border-top: 1px solid var(--hairline);
+  }
+}
 </style>
