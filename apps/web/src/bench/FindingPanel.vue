@@ -44,7 +44,9 @@ const count = (verdict: string) =>
   new Set(
     lines.value
       .filter((line) => line.gone === undefined && line.aside === undefined && line.evaluation.verdict === verdict)
-      .map(({ key, evaluation }) => (evaluation.whole && verdict === 'outside' ? evaluation.check.id : key)),
+      .map(({ key, evaluation: { whole, check } }) =>
+        whole && whole.verdict === undefined && verdict === 'outside' ? check.id : key,
+      ),
   ).size
 const decision = computed(() =>
   state.value.tape.entries.findLast((entry) => entry.kind === 'decision' && !state.value.tape.takenBack.has(entry.id)),
