@@ -1,4 +1,5 @@
 import { useRouter } from 'vue-router'
+import { Away, Refused } from '../store/api'
 import { useBench } from '../store/bench'
 import { draftRevision } from '../store/cardCopies'
 import { newId } from '../store/newId'
@@ -17,9 +18,13 @@ export function useCardOfRun(tell: (words: string) => void) {
       void router.push({ name: 'write', params: { id, revision: String(revision) }, query })
     if (run.card.state === 'sketch') return write(newId(), 1, { run: run.id })
     if (!learned(writtenCard, state)) return
-    const draft = await draftRevision(run.card.id)
-    if (draft === undefined) tell('The server is away: a card is revised when it is there again.')
-    else write(run.card.id, draft, { asked: run.id })
+    try {
+      write(run.card.id, await draftRevision(run.card.id), { asked: run.id })
+    } catch (error) {
+      if (error instanceof Away) tell('The server is away: a card is revised when it is there again.')
+      else if (error instanceof Refused) tell(error.message)
+      else throw error
+    }
   }
   return () => void makeCard()
 }

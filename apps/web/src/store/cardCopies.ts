@@ -41,8 +41,8 @@ export function draftOf(view: Pick<CardView, 'revisions'> | undefined): number {
   return last?.state === 'draft' ? last.revision : (last?.revision ?? 0) + 1
 }
 
-/** The same, asked of the server. @returns undefined where it is away or does not know the card */
-export async function draftRevision(id: string): Promise<number | undefined> {
-  const view = await ask<CardView>(`/cards/${id}`).catch(() => undefined)
-  return view && draftOf(view)
-}
+/**
+ * The same, asked of the server.
+ * @throws Refused, where it has no such card or may not show it; Away
+ */
+export const draftRevision = async (id: string): Promise<number> => draftOf(await ask<CardView>(`/cards/${id}`))
