@@ -41,6 +41,8 @@ test('a response is many readings of one step, with its peak and where it has fa
   await expect(page.getByText(/peak 920\smV at 2\.2\skHz, −3\sdB at 1\.29\skHz and 3\.51\skHz/)).toBeVisible()
   await bench.type('0.90 @ 2.2 kHz')
   await expect(page.getByText(/peak 900\smV at 2\.2\skHz/)).toBeVisible()
+  await bench.type('0.2 @ 200 Hz')
+  await expect(bench.tape.locator('.struck')).toHaveText([/^210/, /^920/])
   await bench.allSent()
   await page.goto(`${world.address}/bench/${bench.runId}/sheet`)
   await expect(page.getByRole('article')).toContainText('2.2 kHz')

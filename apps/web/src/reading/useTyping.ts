@@ -1,8 +1,6 @@
 import {
   parseReading,
-  pointConditions,
   quantityOf,
-  typedReading,
   withMoreSaid,
   withUnit,
   type ConditionWords,
@@ -19,6 +17,8 @@ import {
 } from '@sure-spool/core'
 import { ref, watch } from 'vue'
 import type { LineProblem } from '../words/reasons'
+import { isOtherwise } from './isOtherwise'
+import { retyped } from './retyped'
 import { typedSupply } from './typedSupply'
 import {
   beepEntry,
@@ -57,8 +57,8 @@ interface TypedInto {
   words: () => ConditionWords
   /** what is typed is the length of the item in hand */
   isLength: () => boolean
-  /** the readings of one item that stand */
-  ofItem: (index: number | undefined) => Evaluation[]
+  /** the readings that stand */
+  standing: () => Evaluation[]
   /** a reading on the tape */
   readingOf: (id: string | undefined) => Reading | undefined
   add: (body: EntryBody) => void
@@ -136,26 +136,35 @@ export function useTyping(into: TypedInto) {
   /** What a reading replaces, and why: a second meter, a second method, or other conditions replace nothing. */
   function replaces(reading: Reading | undefined): ReadingSetting {
     const { supersedes, reason, mistyped } = into.doing() ?? heldOrSecond() ?? {}
-    if (!mistyped && standsBeside(supersedes, reading)) return {}
+    if (!mistyped && standsBeside(supersedes, reading)) {
+      const same = readThere(reading)
+      return same ? { supersedes: same.entry.id, reason: 'taken again' } : {}
+    }
     return {
       ...(supersedes === undefined ? {} : { supersedes, reason }),
       ...(mistyped ? { mistyped: true as const } : {}),
     }
   }
 
-  /** Whether a reading that counts was taken with another meter or method, or under other conditions: both stand, side by side. */
+  /** Whether a reading that counts was taken in another way: both stand, side by side. */
   function standsBeside(id: string | undefined, reading: Reading | undefined): boolean {
     const before = into.readingOf(id)
     const check = into.check()
     if (before === undefined || !check || into.current()?.status === 'held') return false
-    if (before.instrument !== into.meter()?.id) return true
-    if (!reading) return false
-    // another place on a curve, or another frequency, is another reading; a lead's length is none
-    if (check.kind !== 'per-length' && before.x !== reading.x) return true
-    const isBoth = (one: Reading) => one.method === 'volts-over-amps'
-    const under = (one: Reading) => pointConditions(check, one.conditions)
-    return isBoth(before) !== isBoth(reading) || under(before) !== under(reading)
+    return isOtherwise(check, before, reading, into.meter()?.id)
   }
+
+  /** What was read before at the same place on a curve, or the same frequency, in the same way. */
+  const readThere = (reading: Reading | undefined): Evaluation | undefined =>
+    into
+      .standing()
+      .findLast(
+        ({ check, entry }) =>
+          check.id === into.check()?.id &&
+          entry.reading.x !== undefined &&
+          entry.reading.x === reading?.x &&
+          !standsBeside(entry.id, reading),
+      )
 
   /** What the supply stands at while the part is driven, typed where something else is read: volts with their sign. */
   function supplyWhileDriven(text: string): EntryBody | undefined {
@@ -184,7 +193,11 @@ export function useTyping(into: TypedInto) {
     const xText = withUnit(text.replace(/^\s*@/, '').trim(), 'length', units, decimalComma)
     const { kind, value: x, problem } = parseReading({ text: xText, quantity: 'length', decimalComma })
     if (kind !== 'value' || x === undefined || x <= 0 || step?.kind !== 'reading') return problem ?? 'number'
-    for (const { entry } of into.ofItem(step.point.index).filter((one) => one.entry.reading.x === undefined))
+    const without = into
+      .standing()
+      .filter(({ check, entry: { reading } }) => check.kind === 'per-length' && reading.index === step.point.index)
+      .filter(({ entry: { reading } }) => reading.x === undefined)
+    for (const { entry } of without)
       into.add({
         kind: 'reading',
         check: entry.check,
@@ -211,24 +224,14 @@ export function useTyping(into: TypedInto) {
 
   /** Enters a reading again where it was taken, with another text or under other conditions; the old one is only struck. */
   function retype(
-    { entry: { id, check, reading }, quantity }: Evaluation,
+    { entry, quantity }: Evaluation,
     text: string,
     reason: string,
     conditions?: Conditions,
   ): ReadingProblem | null {
-    const { instrument, leads, contact, range, pair, index, x, xText, where, decimalComma } = reading
-    const at = { instrument, leads, contact, range, pair, index, x, xText, where }
-    const stated = Object.fromEntries(Object.entries(at).filter(([, value]) => value !== undefined)) as ReadingSetting
-    const under = { ...reading.conditions, ...conditions }
-    const made = typedReading(text, quantity ?? into.quantity(), decimalComma, {
-      ...stated,
-      ...(Object.keys(under).length > 0 ? { conditions: under } : {}),
-      supersedes: id,
-      mistyped: true,
-      reason,
-    })
+    const made = retyped(entry, quantity ?? into.quantity(), text, reason, conditions)
     if ('problem' in made) return made.problem
-    into.add({ kind: 'reading', check, reading: made.reading })
+    into.add({ kind: 'reading', check: entry.check, reading: made.reading })
     return null
   }
 

@@ -98,12 +98,8 @@ export const useBench = defineStore('bench', () => {
         : state.value?.tape.readings.findLast(({ reading }) => reading.index === index)?.reading.x,
     rpm: () => saidRpm.value,
     isLength: () => facts.isLength.value,
-    ofItem: (index) =>
-      (state.value?.checks ?? []).flatMap(({ points }) =>
-        points.flatMap(({ evaluation }) =>
-          evaluation?.check.kind === 'per-length' && evaluation.entry.reading.index === index ? [evaluation] : [],
-        ),
-      ),
+    standing: () =>
+      (state.value?.checks ?? []).flatMap(({ points }) => points.flatMap(({ evaluation }) => evaluation ?? [])),
     readingOf: (id) => evaluationOf(id)?.entry.reading,
     words: () => conditionWordsOf(run.value?.card ?? { checks: [] }),
     add: (body) => {
