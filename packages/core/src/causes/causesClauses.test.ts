@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Card, Relation } from '../document'
-import { chargingCard, compressorCard, plainCard, plainCheck, plainTerminals, twinCard, valveCard } from '../testing'
-import { causes, on, pair, twice } from '../testing/causing'
+import type { Relation } from '../document'
+import { chargingCard, compressorCard, plainCheck, twinCard, valveCard } from '../testing'
+import { causes, chain, on, pair, twice } from '../testing/causing'
 
 const band = (min: number, max: number) => ({ kind: 'band' as const, min, max })
 
@@ -79,27 +79,6 @@ describe('what follows a winding', () => {
 })
 
 describe('a winding nobody read by itself', () => {
-  const chain = (...windings: number[]): Card => {
-    const ends = windings.map((_, i) => `t${i}`).concat(`t${windings.length}`)
-    return plainCard({
-      family: 'other',
-      terminals: plainTerminals(...ends),
-      windings: windings.map((ohms, i) => ({
-        id: `w${i}`,
-        label: `w${i}`,
-        from: `t${i}`,
-        to: `t${i + 1}`,
-        ohms,
-        tolerancePct: 5,
-        material: 'copper',
-      })),
-      checks: [
-        plainCheck('w0', 'resistance', { pair: ['t0', 't1'] }, band(95, 105)),
-        plainCheck('whole', 'resistance', { pair: ['t0', `t${windings.length}`] }, band(190, 210)),
-        plainCheck('henries', 'inductance', { pair: ['t0', 't1'] }, band(1, 2), { required: false }),
-      ],
-    })
-  }
   test('is what the whole says once the other is cleared, and its share what the other leaves it', () => {
     const script = on(chain(100, 100)).read('w0', '100').read('whole', '150')
     expect(causes(script)).toEqual(['winding-low w1 <whole>'])

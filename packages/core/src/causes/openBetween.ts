@@ -6,18 +6,15 @@ import type { CauseInput } from './factsOf'
 const plainLead = 5
 
 /**
- * Where on the way from pin to pin an open winding is broken, by points off the card (a coil's tails): in the lead between pin and tail, which
+ * Where on the way from pin to pin a winding that is open is broken, by points off the card (a coil's tails): in the lead between pin and tail, which
  * makes it no fault of the winding, or in the winding itself, between the tails.
  * @returns the cause as it is after that: of a broken lead a joint at its terminal; nothing where no point tells
  * @example
  * openBetween(scenes.low().causing, { kind: 'winding-open', of: ['low'] }) // {}
  */
-export function openBetween(
-  input: CauseInput,
-  { kind, of: [id] }: BareCause,
-): Pick<Cause, 'between'> & Partial<BareCause> {
+export function openBetween(input: CauseInput, { of: [id] }: BareCause): Pick<Cause, 'between'> & Partial<BareCause> {
   const winding = input.prepared.card.windings.find((one) => one.id === id)
-  if (kind !== 'winding-open' || !winding || input.points.size === 0) return {}
+  if (!winding) return {}
   const ends = [winding.from, winding.to].map((pin) => {
     const points = [...input.points].flatMap(([point, on]) => (on === pin ? [point] : []))
     const read = (test: (one: Evaluation) => boolean) =>

@@ -116,7 +116,7 @@ function missing(input: CauseInput, winding: Winding, own: Evaluation | undefine
     .filter((fact) => fact.windings.has(winding.id) && !fact.follows)
     .flatMap(({ read }) => read ?? [])
     .find((one) => saidBy(one) === 'winding-low')
-  if (whole?.judged === undefined || winding.ohms === undefined || winding.ohms <= 0) return {}
+  if (whole?.judged === undefined || winding.ohms === undefined) return {}
   const others = [...whole.check.touches].filter((id) => id !== winding.id).map((id) => ownReading(input, id)?.judged)
   const expected = expectedOf(whole.limit?.band ?? {})
   // what the others leave of the whole is this one's; where one was not read, all that the whole lacks is
