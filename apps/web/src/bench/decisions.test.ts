@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { Script, twinCard } from '@sure-spool/core/testing'
+import { compressorCard, Script, twinCard } from '@sure-spool/core/testing'
 import { choicesFor, type Choice } from './decisions'
 
 const words = (choices: Choice[]) => choices.map(({ what, about }) => [what, ...about].join(' '))
@@ -30,6 +30,17 @@ describe('what can be decided', () => {
     const decided = words(choicesFor(state, 'failed-coil'))
     expect(decided.indexOf('splice')).toBeLessThan(decided.indexOf('replace'))
     expect(decided).not.toContain('rewind')
+  })
+
+  test('of a compressor: replace it first, since nobody gets at its windings', () => {
+    const pins = new Script(compressorCard()).ready()
+    for (const [end, text] of [
+      ['R', '2.45'],
+      ['S', '11.7'],
+    ] as const)
+      pins.read('pins', text, { pair: ['C', end] })
+    const decided = words(choicesFor(pins.read('pins', '14.15', { pair: ['R', 'S'] }).state(), 'failed-coil'))
+    expect(decided.slice(0, 2)).toEqual(['replace', 'rewind run'])
   })
 
   test('of a part without a fault: back to its owner; of an open question: more tests', () => {

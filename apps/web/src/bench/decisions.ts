@@ -86,7 +86,10 @@ export function choicesFor(state: RunState, habit: ShopSettings['rewindHabit']):
     : [...mends, ...wound]
   // what it gives at its own leads is right, and what comes out behind is not: the fault stands beside it
   const beyond = causes.every(({ kind }) => kind === 'output') && isClearedAtSpeed(state)
-  return (beyond ? [neighbour, swap, again, replace('')] : [...first, replace(''), again, swap]).slice(0, 5)
+  if (beyond) return [neighbour, swap, again, replace('')]
+  const out =
+    run.card.family === 'compressor' ? [replace('its windings are sealed in'), ...first] : [...first, replace('')]
+  return [...out, again, swap].slice(0, 5)
 }
 
 /** Its alternating volts were read at speed, at its own windings, and are right. */
