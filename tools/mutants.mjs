@@ -61,7 +61,8 @@ async function plantIn(room, drawn) {
       ignorePatterns: ['.data', 'test-results', 'docs/screenshots', 'e2e', '**/dist'],
       // what loads its files one by one waits for them too, and a fault that was only slow to try is not found
       timeoutMS: room.together ? 30_000 : 240_000,
-      concurrency: room.tests === 'server' ? 1 : Number(options.workers),
+      dryRunTimeoutMinutes: 30,
+      concurrency: Number(options.workers),
       reporters: ['progress'],
       logLevel: 'warn',
     })

@@ -15,8 +15,8 @@ const roots = projects
   .flatMap(({ roots }) => roots)
   .map((folder) => folder.replace('<rootDir>', top))
   .flatMap((folder) => room.under?.map((under) => join(folder, under)) ?? [folder])
-// a killed or a starved process, a whole demo, or long runs judged from nothing, are no matter of one line and take their time
-const aside = /killed|memory|oneLonger|demo/
+// killed, starved or several processes, a whole demo, or long runs judged from nothing, are no matter of one line and take their time
+const aside = /killed|memory|cluster|oneLonger|demo/
 
 /** All, those of the room itself first: they are likeliest to find its faults. */
 const filesOfTests = () => {
