@@ -7,10 +7,12 @@ import RingPicture from '../drawings/RingPicture.vue'
 import SetPicture from '../drawings/SetPicture.vue'
 import { usePlugHold } from '../drawings/usePlugHold'
 import ScreenKey from '../keys/ScreenKey.vue'
+import { useAfterPaint } from '../screen/useAfterPaint'
 import { useBench } from '../store/bench'
 
 /** The part as it is held: its plug with the two points to touch, or the set of which one item is read. */
 const bench = useBench()
+useAfterPaint(() => bench.state)
 const point = computed(() => (bench.current?.step.kind === 'reading' ? bench.current.step.point : undefined))
 const pair = computed(() => point.value?.pair)
 /** one of several that are looked at together: bars, leads, places on a curve */
