@@ -40,4 +40,6 @@ export default {
   roots: [...roots, join(top, 'tools/mutants')],
   testMatch: [together ? '**/together.test.mjs' : '**/*.test.ts'],
   testPathIgnorePatterns: ['/node_modules/', aside.source],
+  // with faults planted everywhere a test takes its time
+  testTimeout: 30_000,
 }
