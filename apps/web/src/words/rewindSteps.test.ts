@@ -23,7 +23,7 @@ test('a step of a rewind is called, and asks, what was read through', () => {
         n: 1,
         at: '2026-03-02T09:01:00.000Z',
         by: 'p',
-      rewind: 'w',
+        rewind: 'w',
         kind: 'original',
         coil: 'north',
         facts: { lay: 'cw' },
