@@ -124,6 +124,26 @@ describe('three pins', () => {
   test('a low winding by its own pair, with the pair of both', () => {
     expect(causes(pins('2.45', '11.7', '14.15'))).toEqual(['winding-low run <pins>'])
   })
+  test('a high one stands when it was touched twice, by clips where its ohms are few; a low one at once', () => {
+    const once = (cr: string, cs: string, rs: string) => {
+      const script = on(compressorCard()).read('pins', cr, pair('C', 'R'))
+      return script.read('pins', cs, pair('C', 'S')).read('pins', rs, pair('R', 'S'))
+    }
+    expect(once('8.45', '11.7', '20.15').state().finding).toMatchObject({
+      word: 'undecided',
+      open: [{ why: 'clip-on' }],
+    })
+    const tips = once('8.45', '11.7', '20.15').read('pins', '8.45', pair('C', 'R'))
+    expect(tips.state().finding.word).toBe('undecided')
+    expect(causes(tips.read('pins', '8.45', { ...pair('C', 'R'), contact: 'clips' }))).toEqual([
+      'winding-high run <pins>',
+    ])
+    expect(once('4.9', '15.5', '20.4').state().finding).toMatchObject({ open: [{ why: 'take-again' }] })
+    expect(causes(once('4.9', '15.5', '20.4').read('pins', '15.5', pair('C', 'S')))).toEqual([
+      'winding-high start <pins>',
+    ])
+    expect(causes(once('2.45', '15.5', '17.95'))).toEqual(['winding-low run <pins>'])
+  })
   test('two windings that are off are two causes, though one of them alone would account for the pair of both', () => {
     expect(causes(pins('2.45', '15.5', '17.95'))).toEqual(['winding-low run <pins>', 'winding-high start <pins>'])
     expect(causes(pins('8.45', '15.5', '23.95'))).toEqual(['winding-high run <pins>', 'winding-high start <pins>'])

@@ -71,7 +71,9 @@ export function factsOf(input: CauseInput): Fact[] {
 /** Pins whose pairs are judged each by itself fail once on the finding, and have a fact for each pair that is off. */
 const isApart = ({ whole }: Evaluation): boolean => whole?.verdict !== undefined
 const outsideOf = ({ points }: CheckState): Evaluation[] =>
-  points.flatMap(({ evaluation }) => (evaluation?.verdict === 'outside' ? [evaluation] : []))
+  points.flatMap(({ evaluation, held }) =>
+    evaluation?.verdict === 'outside' && evaluation.whole?.stands && !held ? [evaluation] : [],
+  )
 
 function relationFact(input: CauseInput, state: RelationState): Fact {
   const windings = new Set(state.members.flatMap((one) => [...one.check.touches]))

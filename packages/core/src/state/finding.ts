@@ -122,7 +122,9 @@ function judgePoint(
 ): void {
   const about = { check: state.check.id, entry: evaluation.entry.id }
   if (point.verdict === 'outside' && point.reason !== 'by-relation') {
-    const told = [...faults, ...open].some((one) => one.check === about.check)
+    // one of several that is judged by itself and stands waits for no other
+    const ownFault = evaluation.whole?.verdict !== undefined && evaluation.whole.stands
+    const told = (ownFault ? faults : [...faults, ...open]).some((one) => one.check === about.check)
     if (evaluation.whole && (told || !(evaluation.whole.stands || evaluation.whole.again))) return
     const standing = confirmationOf(bench.tape, evaluation, evaluations)
     if (standing === 'stands') faults.push({ ...about, side: sideOf(evaluation) })

@@ -1,7 +1,7 @@
 import type { Tape } from '../tape'
 import type { Evaluation } from './evaluation'
 
-const clipsBelow = 10
+export const clipsBelow = 10
 
 /** Whether an outside reading stands, or is wanted again and how. */
 export type Confirmation = 'stands' | 'again' | 'again-clips'
@@ -38,10 +38,12 @@ function contactCouldGive(evaluation: Evaluation): boolean {
  * confirmationOf(scenes.low().tape, scenes.low().of('low'), scenes.low().all) // 'stands'
  */
 export function confirmationOf(tape: Tape, evaluation: Evaluation, readings: Evaluation[]): Confirmation {
-  if (evaluation.whole) return evaluation.whole.stands ? 'stands' : 'again'
+  const lowOhms = (evaluation.limit?.band.max ?? Infinity) < clipsBelow
+  if (evaluation.whole)
+    return evaluation.whole.stands ? 'stands' : lowOhms && evaluation.whole.verdict ? 'again-clips' : 'again'
   if (!contactCouldGive(evaluation)) return 'stands'
   const unsteady = evaluation.reason === 'unsteady'
-  const byClips = unsteady || (evaluation.limit?.band.max ?? Infinity) < clipsBelow
+  const byClips = unsteady || lowOhms
   const clipped = ({ entry }: Evaluation) => entry.reading.contact === 'clips'
   const isLike = (one: Evaluation) =>
     one.verdict === 'outside' &&

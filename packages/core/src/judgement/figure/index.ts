@@ -1,4 +1,4 @@
-export { confirmationOf, samePoint, sideOf, wasRead, type Confirmation } from './confirmation'
+export { clipsBelow, confirmationOf, samePoint, sideOf, wasRead, type Confirmation } from './confirmation'
 export { evaluate } from './evaluate'
 export type { Bench, Evaluation, Reason } from './evaluation'
 export { isolatedAlike, isolationAt } from './isolation'

@@ -61,7 +61,7 @@ function spread(
   for (const evaluation of readings) {
     const own = apart?.get(evaluation)
     const whole = {
-      stands: wanted.length === 0,
+      stands: own ? !wanted.includes(evaluation) : wanted.length === 0,
       again: wanted.includes(evaluation),
       ...(own ? { verdict, reason } : {}),
     }

@@ -1,7 +1,7 @@
 import { nodesOf, onceFor, type Card } from '../../document'
 import { pairResistance } from '../../network'
 import { threeTerminal, type KindOfThree, type ThreePairs } from '../../relations'
-import { judgeFigure, ohmsRead, samePoint, type Bench, type Evaluation } from '../figure'
+import { clipsBelow, judgeFigure, ohmsRead, samePoint, sideOf, type Bench, type Evaluation } from '../figure'
 import { pairKey, type PreparedCheck, type PreparedLimit } from '../preparedCard'
 import { worstFirst, type Whole } from './whole'
 
@@ -77,7 +77,7 @@ export function judgeThreePins(bench: Bench, check: PreparedCheck, readings: Eva
     return kindsWithOneOpen(bench.prepared.card, check).has(kind)
       ? { verdict: 'outside', reason: 'wrong-kind', wanted }
       : { verdict: 'none', reason: 'another-card', wanted: [] }
-  return judgeValues(readings, limitOf(bench, check, readings))
+  return judgeValues(bench, readings, limitOf(bench, check, readings), all)
 }
 
 /**
@@ -102,8 +102,8 @@ function workedOut(card: Card, check: PreparedCheck): Set<KindOfThree> {
   )
 }
 
-/** Pins may be named otherwise than on the card, so figures are compared in order of size. */
-function judgeValues(readings: Evaluation[], limit: PreparedLimit | undefined): Whole {
+/** Pins may be named otherwise than on the card, so figures are compared in order of size. A contact only adds ohms: high is read twice. */
+function judgeValues(bench: Bench, readings: Evaluation[], limit: PreparedLimit | undefined, all: Evaluation[]): Whole {
   const bands = limitsBySize(limit)
   const finite = readings.filter((one) => one.net !== undefined).sort((x, y) => (x.net ?? 0) - (y.net ?? 0))
   if (bands.length !== finite.length) return { verdict: 'within', wanted: [] }
@@ -114,7 +114,18 @@ function judgeValues(readings: Evaluation[], limit: PreparedLimit | undefined): 
     }),
   )
   const [worst] = [...apart.values()].sort(worstFirst)
-  return { verdict: worst?.verdict ?? 'within', wanted: [], apart }
+  const wanted = finite.filter((one) => {
+    const own = apart.get(one)
+    return own?.verdict === 'outside' && sideOf(own) === 'high' && !wasHighBefore(bench, own, all)
+  })
+  return { verdict: worst?.verdict ?? 'within', wanted, apart }
+}
+
+/** Read twice beyond the same maximum, the second time by clips where that is under 10 Ω (METHODS 4, 11.2). */
+function wasHighBefore(bench: Bench, one: Evaluation, all: Evaluation[]): boolean {
+  const max = one.limit?.band.max ?? Infinity
+  const before = samePoint(bench.tape, one, all).some((other) => (other.net ?? other.bound ?? 0) > max)
+  return before && (max >= clipsBelow || one.entry.reading.contact === 'clips')
 }
 
 /**
