@@ -100,6 +100,7 @@ function readingFact(input: CauseInput, state: CheckState, evaluation: Evaluatio
   }
 }
 
+/** The windings a reading goes through; what goes to the frame goes through none. */
 function pathOf({ prepared }: CauseInput, { check }: CheckState, one: Evaluation): ReadonlySet<string> {
   if (check.toFrame) return new Set()
   return one.pair && isApart(one) ? new Set(windingsBetween(prepared.card, one.pair, check.conditions)) : check.touches

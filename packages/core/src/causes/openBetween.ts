@@ -6,7 +6,7 @@ import type { CauseInput } from './factsOf'
 const plainLead = 5
 
 /**
- * Where on the way from pin to pin a winding that is open is broken, by points off the card (a coil's tails): in the lead between pin and tail, which
+ * Where on the way from pin to pin an open winding is broken, by points off the card (a coil's tails): in the lead between pin and tail, which
  * makes it no fault of the winding, or in the winding itself, between the tails.
  * @returns the cause as it is after that: of a broken lead a joint at its terminal; nothing where no point tells
  * @example

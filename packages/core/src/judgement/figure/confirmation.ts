@@ -1,6 +1,7 @@
 import type { Tape } from '../tape'
 import type { Evaluation } from './evaluation'
 
+/** Ohms: where the maximum is under this, a high reading stands only by clips, since a contact is half of it (METHODS 4). */
 export const clipsBelow = 10
 
 /** Whether an outside reading stands, or is wanted again and how. */
