@@ -1,14 +1,10 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { EntryBody } from '@sure-spool/core'
 import request from 'supertest'
 import { v7 } from 'uuid'
-import { begin, entryFor, reading, runOf, type World } from './world'
+import { entryFor, reading, runOf, worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('api')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('api')
 
 const api = () => request(world.app)
 const post = (run: string, entries: unknown[]) => api().post(`/api/v1/runs/${run}/entries`).send({ entries })

@@ -1,22 +1,19 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { beforeAll, describe, expect, test } from '@jest/globals'
 import type { Door } from '@sure-spool/contract'
 import { Browser, inDatabase, owner, setupCode } from './doorHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-const here = () => world
+const world = worldOf('away', { house: { house: 'shut', secure: true, setupCode } })
 let ines = ''
 
 beforeAll(async () => {
-  world = await begin('away', { house: { house: 'shut', secure: true, setupCode } })
-  const { body } = await new Browser(here).comeIn('/door/first', owner)
+  const { body } = await new Browser(world).comeIn('/door/first', owner)
   ines = body.seat.person
 }, 60_000)
-afterAll(() => world.end())
 
 describe('away from the benches', () => {
   test('a password opens, a PIN does not, and the browser forgets it when it is closed', async () => {
-    const away = new Browser(here)
+    const away = new Browser(world)
     const wrong = await away.comeIn('/door/away', { name: owner.name, password: 'a long summer on the quay' })
     expect(wrong.status).toBe(403)
     expect((await away.comeIn('/door/away', { name: 'Nobody', password: owner.password })).status).toBe(403)
@@ -32,7 +29,7 @@ describe('away from the benches', () => {
   })
 
   test('two of one name are told apart by their passwords; who is away is listed while they may be there', async () => {
-    const owners = new Browser(here)
+    const owners = new Browser(world)
     await owners.comeIn('/door/away', { name: owner.name, password: owner.password })
     const other = {
       id: '01a00000-0000-7000-8000-0000000000b1',
@@ -43,7 +40,7 @@ describe('away from the benches', () => {
     await owners.ask('put', `/shop/people/${other.id}`).send({ person: other, by: ines })
     const secret = { by: ines, password: 'a short summer inland' }
     expect((await owners.ask('put', `/shop/people/${other.id}/secrets`).send(secret)).status).toBe(200)
-    const { body } = await new Browser(here).comeIn('/door/away', { name: owner.name, password: secret.password })
+    const { body } = await new Browser(world).comeIn('/door/away', { name: owner.name, password: secret.password })
     expect(body.seat.person).toBe(other.id)
     const benches = async () =>
       ((await owners.ask('get', '/shop/benches')).body.benches as { kind: string }[]).filter(
@@ -56,7 +53,7 @@ describe('away from the benches', () => {
   })
 
   test('a new password of one’s own ends the other seats, and not the one they sit in', async () => {
-    const [one, two] = [new Browser(here), new Browser(here)]
+    const [one, two] = [new Browser(world), new Browser(world)]
     for (const each of [one, two]) await each.comeIn('/door/away', { name: owner.name, password: owner.password })
     const fresh = { by: ines, password: 'another winter on the quay' }
     expect((await one.ask('put', `/shop/people/${ines}/secrets`).send(fresh)).status).toBe(200)

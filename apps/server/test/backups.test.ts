@@ -1,19 +1,13 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals'
+import { afterAll, expect, test } from '@jest/globals'
 import { mkdtempSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import request from 'supertest'
-import { begin, type World } from './world'
+import { begin, worldOf } from './world'
 
 const folder = mkdtempSync(join(tmpdir(), 'spool-backups-'))
-let world: World
-beforeAll(async () => {
-  world = await begin('backups', { empty: true, backups: folder })
-}, 60_000)
-afterAll(async () => {
-  await world.end()
-  rmSync(folder, { recursive: true, force: true })
-})
+const world = worldOf('backups', { empty: true, backups: folder })
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
 const shown = async (of = world) => (await request(of.app).get('/api/v1/shop/backups')).body as unknown
 
 function backup(day: string, bytes: number, tried?: string) {

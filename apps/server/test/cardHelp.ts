@@ -5,11 +5,11 @@ import { v7 } from 'uuid'
 import type { World } from './world'
 
 /** What tests of cards ask of the application, as the person who is first in the shop. */
-export function cardHelp(world: () => World) {
-  const api = () => request(world().app)
-  const by = () => world().shop.people[0]?.id ?? ''
+export function cardHelp(world: World) {
+  const api = () => request(world.app)
+  const by = () => world.shop.people[0]?.id ?? ''
   const cardNamed = (model: string): Card => {
-    const card = world().shop.cards.find(({ name }) => name.model === model)
+    const card = world.shop.cards.find(({ name }) => name.model === model)
     if (!card) throw new Error(`the demo has no card ${model}`)
     return card as Card
   }

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { CardList, CardRecord } from '@sure-spool/contract'
 import type { Entry, EntryBody, Run } from '@sure-spool/core'
 import { eq } from 'drizzle-orm'
@@ -10,13 +10,9 @@ import { bringUpToDate } from '../src/database/migrations'
 import { cardTallies } from '../src/database/schema'
 import { tallyAll } from '../src/repositories/cardTallies'
 import { undoLast } from './undoLast'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('tallies')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('tallies')
 
 const api = () => request(world.app)
 const card = '019a0000-1800-7000-8000-000000000018'

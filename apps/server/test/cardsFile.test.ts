@@ -1,16 +1,12 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { Card } from '@sure-spool/core'
 import { v7 } from 'uuid'
 import { hashOf } from '../src/canonical'
 import { cardHelp } from './cardHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('cards_file')
-}, 60_000)
-afterAll(() => world.end())
-const { api, by, cardNamed, draft } = cardHelp(() => world)
+const world = worldOf('cards_file')
+const { api, by, cardNamed, draft } = cardHelp(world)
 
 describe('cards in and out as JSON', () => {
   const take = (cards: Card[], more: object = {}) =>

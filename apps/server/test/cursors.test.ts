@@ -1,12 +1,8 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals'
+import { expect, test } from '@jest/globals'
 import request from 'supertest'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('cursors')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('cursors')
 
 const card = '019a0000-1800-7000-8000-000000000018'
 const lists: [string, () => string, string[]][] = [

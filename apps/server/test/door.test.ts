@@ -1,13 +1,12 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import { beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { Audit, Door } from '@sure-spool/contract'
 import type { EntryBody } from '@sure-spool/core'
 import { v7 } from 'uuid'
 import { Browser, inDatabase, owner, setupCode } from './doorHelp'
-import { begin, entryFor, runOf, type World } from './world'
+import { entryFor, runOf, worldOf } from './world'
 
-let world: World
-const here = () => world
-const bench = new Browser(here)
+const world = worldOf('door', { house: { house: 'shut', secure: false, setupCode } })
+const bench = new Browser(world)
 const [ines, tam, wil] = ['a1', 'a2', 'a3'].map((end) => `019a0000-0000-7000-8000-0000000000${end}`) as [
   string,
   string,
@@ -20,10 +19,6 @@ const withoutIdsAndTimes = (text: string) => text.replace(/\d{4}-\d\d-\d\dT[\d:.
 /** Time goes by in the database alone; and what is kept there is looked at. */
 const later = (sql: string, values: unknown[] = []) => inDatabase(world.url, sql, values)
 
-beforeAll(async () => {
-  world = await begin('door', { house: { house: 'shut', secure: false, setupCode } })
-}, 60_000)
-afterAll(() => world.end())
 beforeEach(() => later('DELETE FROM guesses'))
 
 describe('an empty house', () => {
@@ -41,22 +36,22 @@ describe('an empty house', () => {
     expect([status, body.bench.name, body.seat.person]).toEqual([201, 'window bench', ines])
     expect(cookie).toMatch(/^spool=[0-9a-f]{64}; Max-Age=\d+; Path=\/; Expires=.*; HttpOnly; SameSite=Strict$/)
     expect((await bench.ask('get', '/shop')).body.settings.name).toBe('Sallow Quay Bench')
-    expect((await new Browser(here).comeIn('/door/first', { ...owner, name: 'Somebody' })).status).toBe(409)
+    expect((await new Browser(world).comeIn('/door/first', { ...owner, name: 'Somebody' })).status).toBe(409)
   })
 })
 
 describe('a bench of the shop', () => {
-  const second = new Browser(here)
+  const second = new Browser(world)
 
   test('is joined by a code of the owner’s, once, for a quarter of an hour', async () => {
     const { code } = (await bench.ask('post', '/shop/benches/code')).body as { code: string }
     expect(code).toMatch(/^[A-HJ-NP-Z2-9]{4}-[A-HJ-NP-Z2-9]{4}$/)
     const joined = await second.comeIn('/door/join', { code: code.toLowerCase(), name: 'back room' })
     expect(joined.status).toBe(201)
-    expect((await new Browser(here).comeIn('/door/join', { code, name: 'a third' })).status).toBe(403)
+    expect((await new Browser(world).comeIn('/door/join', { code, name: 'a third' })).status).toBe(403)
     const old = (await bench.ask('post', '/shop/benches/code')).body as { code: string }
     await later("UPDATE join_codes SET ends_at = '2026-01-01' WHERE used_at IS NULL")
-    expect((await new Browser(here).comeIn('/door/join', { code: old.code, name: 'late' })).status).toBe(403)
+    expect((await new Browser(world).comeIn('/door/join', { code: old.code, name: 'late' })).status).toBe(403)
   })
 
   test('is told who can take a seat; a strange browser is not', async () => {
@@ -66,7 +61,7 @@ describe('a bench of the shop', () => {
       ['Tam', 'technician'],
       ['Wil', 'learner'],
     ])
-    expect((await new Browser(here).ask('get', '/door')).body).toEqual({ house: 'shut' })
+    expect((await new Browser(world).ask('get', '/door')).body).toEqual({ house: 'shut' })
     expect((await second.ask('get', '/shop')).status).toBe(401)
   })
 
@@ -124,7 +119,7 @@ describe('a bench of the shop', () => {
   })
 
   test('a seat is of its own bench: named on another it is nobody’s', async () => {
-    const thief = new Browser(here)
+    const thief = new Browser(world)
     thief.seat = bench.seat
     expect((await thief.ask('get', '/shop')).status).toBe(401)
     thief.cookie = second.cookie
@@ -133,7 +128,7 @@ describe('a bench of the shop', () => {
 })
 
 describe('what is made at a bench', () => {
-  const seat = new Browser(here)
+  const seat = new Browser(world)
   const run = () => runOf(world.shop, 'SQ-0438')
   const tape = (body: object) => seat.ask('post', `/runs/${run().id}/entries`).send(body)
   const entry = (by: string, body: EntryBody = { kind: 'note', words: 'seen' }) => entryFor(run(), body, { by })
@@ -194,7 +189,7 @@ describe('what is made at a bench', () => {
 
   test('a decision of somebody who is learning needs a second person’s own word', async () => {
     expect(await seat.sit(tam, '2581')).toBe(201)
-    const second = new Browser(here)
+    const second = new Browser(world)
     Object.assign(second, { cookie: seat.cookie, seat: seat.seat })
     expect(await seat.sit(wil, '1357')).toBe(201)
     const made = entry(wil, { kind: 'decision', what: 'more-tests', why: 'warm it', second: tam })
@@ -256,7 +251,7 @@ describe('what the owner sees', () => {
 
   test('a bench that is ended opens nothing any more, and what was sealed there is refused', async () => {
     const { code } = (await bench.ask('post', '/shop/benches/code')).body as { code: string }
-    const lost = new Browser(here)
+    const lost = new Browser(world)
     const { body } = await lost.comeIn('/door/join', { code, name: 'a lost tablet' })
     expect(await lost.sit(tam, '2581')).toBe(201)
     const { id } = body as unknown as { id: string }

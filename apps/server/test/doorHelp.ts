@@ -20,10 +20,10 @@ export class Browser {
   cookie = ''
   seat: (Seat & { key: string }) | undefined
 
-  constructor(private world: () => World) {}
+  constructor(private world: World) {}
 
   ask(method: 'get' | 'post' | 'put' | 'delete', path: string): Test {
-    const asked = request(this.world().app)[method](`/api/v1${path}`)
+    const asked = request(this.world.app)[method](`/api/v1${path}`)
     if (this.cookie !== '') asked.set('Cookie', this.cookie)
     if (this.seat) asked.set('Sure-Spool-Seat', this.seat.id)
     return asked

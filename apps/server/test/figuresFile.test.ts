@@ -1,15 +1,11 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { FiguresKept, FiguresPreview } from '@sure-spool/contract'
 import type { Card } from '@sure-spool/core'
 import { cardHelp } from './cardHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('figures_file')
-}, 60_000)
-afterAll(() => world.end())
-const { api, by, cardNamed, draft, write, publish } = cardHelp(() => world)
+const world = worldOf('figures_file')
+const { api, by, cardNamed, draft, write, publish } = cardHelp(world)
 
 describe('figures as CSV', () => {
   const send = async (text: string | Buffer) => {

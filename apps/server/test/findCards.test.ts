@@ -1,16 +1,12 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { CardList } from '@sure-spool/contract'
 import request from 'supertest'
 import { createApp } from '../src'
 import { cardHelp, names } from './cardHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('find_cards')
-}, 60_000)
-afterAll(() => world.end())
-const { draft, write, publish, find } = cardHelp(() => world)
+const world = worldOf('find_cards')
+const { draft, write, publish, find } = cardHelp(world)
 
 describe('finding a card', () => {
   test('by maker and model, spelling tolerated, kind, part number with and without its dash', async () => {

@@ -6,19 +6,15 @@ import { v7 } from 'uuid'
 import { databaseCode } from '../src/database/codes'
 import { recoverOwner } from '../src'
 import { Browser, owner, setupCode } from './doorHelp'
-import { begin, entryFor, runOf, type World } from './world'
+import { entryFor, runOf, worldOf } from './world'
 
-let world: World
+const world = worldOf('grants', { house: { house: 'shut', secure: false, setupCode }, ownUser: true })
 let driver: Connection
-const bench = new Browser(() => world)
+const bench = new Browser(world)
 beforeAll(async () => {
-  world = await begin('grants', { house: { house: 'shut', secure: false, setupCode }, ownUser: true })
   driver = await createConnection(world.url)
 }, 60_000)
-afterAll(async () => {
-  await driver.end()
-  await world.end()
-})
+afterAll(() => driver.end())
 
 describe('the server’s own user of the database', () => {
   const refused = async (sql: string) =>
@@ -91,7 +87,7 @@ test('a file makes somebody an owner only where an owner takes it in', async () 
   expect(await access(bench, 'Oda Finn')).toBe('owner')
   const tam = '019a0000-0000-7000-8000-0000000000a2'
   await bench.ask('put', `/shop/people/${tam}/secrets`).send({ by: bench.seat?.person, pin: '2580' })
-  const other = new Browser(() => world)
+  const other = new Browser(world)
   other.cookie = bench.cookie
   expect(await other.sit(tam, '2580')).toBe(201)
   expect(await access(other, 'Una Finn')).toBe('technician')
@@ -100,7 +96,7 @@ test('a file makes somebody an owner only where an owner takes it in', async () 
 test('an owner who cannot come in is let in from the machine itself, with all their seats ended', async () => {
   const { name, pin, password } = await recoverOwner(world.connection.database, 'tam reyes-holt')
   expect([name, pin, password]).toEqual(['Tam Reyes-Holt', expect.stringMatching(/^\d{6}$/), expect.any(String)])
-  const away = new Browser(() => world)
+  const away = new Browser(world)
   const { status, body } = await away.comeIn('/door/away', { name, password })
   expect(status).toBe(201)
   await recoverOwner(world.connection.database, name)

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { RunView } from '@sure-spool/contract'
 import {
   askedField,
@@ -11,14 +11,10 @@ import {
 } from '@sure-spool/core'
 import { v7 } from 'uuid'
 import { cardHelp } from './cardHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('grown_sketch')
-}, 60_000)
-afterAll(() => world.end())
-const { api, by, write } = cardHelp(() => world)
+const world = worldOf('grown_sketch')
+const { api, by, write } = cardHelp(world)
 
 /** A pickup without a card, taken in. */
 async function takenIn(

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import { summarise, runState, type Run } from '@sure-spool/core'
 import { shopSchema, type Shop } from '@sure-spool/contract'
 import { eq } from 'drizzle-orm'
@@ -6,13 +6,9 @@ import request from 'supertest'
 import { connect, createApp, importShop, rebuildStates } from '../src'
 import { checkStates, runStates } from '../src/database/schema'
 import { exportShop } from '../src/services/exportShop'
-import { begin, entryFor, runOf, type World } from './world'
+import { entryFor, runOf, worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('house')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('house')
 
 const byId = (a: { id: string }, b: { id: string }) => (a.id < b.id ? -1 : 1)
 /** Without when the server received it: that is its own. */

@@ -1,19 +1,15 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals'
+import { expect, test } from '@jest/globals'
 import { Browser, owner, setupCode } from './doorHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('limited', {
-    empty: true,
-    house: { house: 'shut', secure: false, setupCode },
-    requestsOfPerson: 6,
-  })
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('limited', {
+  empty: true,
+  house: { house: 'shut', secure: false, setupCode },
+  requestsOfPerson: 6,
+})
 
 test('one person’s requests are counted together, whichever bench they sit at; others go on', async () => {
-  const [window, back] = [new Browser(() => world), new Browser(() => world)]
+  const [window, back] = [new Browser(world), new Browser(world)]
   await window.comeIn('/door/first', owner)
   const { code } = (await window.ask('post', '/shop/benches/code')).body as { code: string }
   await back.comeIn('/door/join', { code, name: 'back room' })
@@ -27,5 +23,5 @@ test('one person’s requests are counted together, whichever bench they sit at;
     true,
   ])
   // who sits nowhere is asked to, and is not in this count
-  expect((await new Browser(() => world).ask('get', '/shop')).status).toBe(401)
+  expect((await new Browser(world).ask('get', '/shop')).status).toBe(401)
 })

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import { runState, summarise, type Entry, type Run } from '@sure-spool/core'
 import request from 'supertest'
 import { v7 } from 'uuid'
@@ -10,13 +10,9 @@ import { checkStates, units } from '../src/database/schema'
 import { keepJudged } from '../src/services/keepJudged'
 import { readingsCsv } from '../src/services/readingsCsv'
 import { Script, twinCard, valveCard } from '@sure-spool/core/testing'
-import { begin, entryFor, reading, runOf, type World } from './world'
+import { entryFor, reading, runOf, worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('memory')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('memory')
 
 const open = () => runOf(world.shop, 'SQ-0438')
 const post = (entries: unknown[]) => request(world.app).post(`/api/v1/runs/${open().id}/entries`).send({ entries })

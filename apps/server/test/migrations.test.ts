@@ -8,7 +8,7 @@ import { bringUpToDate, NewerSchema } from '../src/database/migrations'
 const root = process.env['TEST_DATABASE_URL']?.replace(/\/$/, '')
 if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test.')
 const folder = 'apps/server/drizzle'
-const name = 'spool_test_migrations'
+const name = `spool_test_migrations${process.env['STRYKER_MUTATOR_WORKER'] ?? ''}`
 const url = `${root}/${name}`
 const pools: Pool[] = []
 

@@ -1,14 +1,10 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import request from 'supertest'
 import { v7 } from 'uuid'
 import { createApp } from '../src'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('own_pages')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('own_pages')
 
 const person = () => ({ id: v7(), name: 'Mara Teller', role: 'bench' })
 const change = (headers: Record<string, string>) => {

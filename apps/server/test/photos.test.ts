@@ -1,15 +1,11 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { Photo, RewindView, Shop } from '@sure-spool/contract'
 import { createHash } from 'node:crypto'
 import request from 'supertest'
 import { v7 } from 'uuid'
-import { begin, type World } from './world'
+import { begin, worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('photos', { ownUser: true })
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('photos', { ownUser: true })
 
 const api = () => request(world.app)
 /** The least that begins and ends as a JPEG does. */

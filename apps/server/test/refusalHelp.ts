@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { beforeAll, describe, expect, test } from '@jest/globals'
 import type { Problem } from '@sure-spool/contract'
 import { routes } from '@sure-spool/contract/openapi'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
@@ -6,7 +6,7 @@ import type { Test } from 'supertest'
 import { v7 } from 'uuid'
 import type { AppOptions } from '../src'
 import { cardHelp } from './cardHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
 /** For a route and a status with which the contract says it refuses: a request, and the words that it must answer with. */
 export type Refusals = Record<string, [make: () => Test, words: string]>
@@ -22,16 +22,12 @@ export function refusingShop(
   ready: () => Promise<void> = () => Promise.resolve(),
   house?: AppOptions['house'],
 ) {
-  let world: World
-  beforeAll(async () => {
-    world = await begin(name, house ? { house } : {})
-    await ready()
-  }, 60_000)
-  afterAll(() => world.end())
-  const help = cardHelp(() => world)
+  const world = worldOf(name, house ? { house } : {})
+  beforeAll(ready, 60_000)
+  const help = cardHelp(world)
   const asJson = (path: string, text: string) =>
     help.api().post(path).set('Content-Type', 'application/json').send(text)
-  return { ...help, world: () => world, asJson, shop: () => world.shop, url: () => world.url }
+  return { ...help, world, asJson, shop: () => world.shop, url: () => world.url }
 }
 
 /** Every refusal that the contract names for some of its paths has its case, answers in words, and keeps nothing. */

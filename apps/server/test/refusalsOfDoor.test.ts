@@ -1,20 +1,20 @@
-import { afterAll, beforeAll } from '@jest/globals'
+import { beforeAll } from '@jest/globals'
 import { v7 } from 'uuid'
 import { Browser, owner, setupCode } from './doorHelp'
 import { holdRefusals, nobody, refusingShop, type Refusals } from './refusalHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
 let seated: Browser
 let learner: Browser
-let empty: World
-const { world, url } = refusingShop('refusals_of_door', undefined, { house: 'shut', secure: false, setupCode })
+const house = { house: 'shut', secure: false, setupCode } as const
+const { world, url } = refusingShop('refusals_of_door', undefined, house)
+const empty = worldOf('refusals_of_empty', { empty: true, house })
 const stranger = new Browser(world)
-const newcomer = new Browser(() => empty)
+const newcomer = new Browser(empty)
 const ines = () => seated.seat?.person ?? ''
 const wil = '019a0000-0000-7000-8000-0000000000a3'
 
 beforeAll(async () => {
-  empty = await begin('refusals_of_empty', { empty: true, house: { house: 'shut', secure: false, setupCode } })
   seated = new Browser(world)
   await seated.comeIn('/door/first', owner)
   await seated.ask('put', `/shop/people/${wil}/secrets`).send({ by: ines(), pin: '1357' })
@@ -22,7 +22,6 @@ beforeAll(async () => {
   learner.cookie = seated.cookie
   await learner.sit(wil, '1357')
 }, 60_000)
-afterAll(() => empty.end())
 
 const text = (path: string) => stranger.ask('post', path).type('text/plain').send('x')
 const away = { name: 'Somebody', password: 'of a good length' }

@@ -1,15 +1,11 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { RewindKept, RewindList, RewindView, Shop } from '@sure-spool/contract'
 import { typedReading, type RewindBody } from '@sure-spool/core'
 import request from 'supertest'
 import { v7 } from 'uuid'
-import { begin, type World } from './world'
+import { begin, worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('rewinds')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('rewinds')
 
 const api = () => request(world.app)
 const by = () => world.shop.people[0]?.id ?? ''

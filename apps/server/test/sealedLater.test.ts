@@ -1,19 +1,17 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { beforeAll, describe, expect, test } from '@jest/globals'
 import { createHash } from 'node:crypto'
 import { v7 } from 'uuid'
 import { Browser, owner, setupCode } from './doorHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-const bench = new Browser(() => world)
+const world = worldOf('sealed_later', { house: { house: 'shut', secure: false, setupCode } })
+const bench = new Browser(world)
 let person = ''
 beforeAll(async () => {
-  world = await begin('sealed_later', { house: { house: 'shut', secure: false, setupCode } })
   const { status, body } = await bench.comeIn('/door/first', owner)
   expect(status).toBe(201)
   person = body.seat.person
 }, 60_000)
-afterAll(() => world.end())
 
 /** Sends a body with its seal, as the outbox does when nobody sits there any more. */
 const later = (path: string, body: object, { seat, mac }: { seat: string; mac: string }, whole: object = body) =>

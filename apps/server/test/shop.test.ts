@@ -1,15 +1,11 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { CardRecord, ShopView, UnitRuns } from '@sure-spool/contract'
 import { typedReading, type EntryBody, type Instrument, type Run } from '@sure-spool/core'
 import request from 'supertest'
 import { v7 } from 'uuid'
-import { begin, entryFor, reading, type World } from './world'
+import { entryFor, reading, worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('shop')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('shop')
 
 const api = () => request(world.app)
 const by = () => world.shop.people[0]?.id ?? ''

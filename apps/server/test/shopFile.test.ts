@@ -1,14 +1,10 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { Shop } from '@sure-spool/contract'
 import request from 'supertest'
 import { v7 } from 'uuid'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('shop_file')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('shop_file')
 
 const api = () => request(world.app)
 

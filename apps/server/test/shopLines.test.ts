@@ -1,22 +1,15 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import type { Photo, Shop } from '@sure-spool/contract'
 import { createHash } from 'node:crypto'
 import { readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import request from 'supertest'
 import { v7 } from 'uuid'
-import { begin, type World } from './world'
+import { worldOf, type World } from './world'
 
-let world: World
-let other: World
-beforeAll(async () => {
-  world = await begin('shop_lines')
-  other = await begin('shop_lines_other', { empty: true })
-}, 60_000)
-afterAll(async () => {
-  await world.end()
-  await other.end()
-})
+const world = worldOf('shop_lines')
+const other = worldOf('shop_lines_other', { empty: true })
+const none = worldOf('shop_lines_none', { empty: true })
 
 const exported = (of: World, form = '') =>
   request(of.app)
@@ -94,17 +87,12 @@ describe('a shop a record a line', () => {
       'runs[0].unit names a unit',
     ],
   ])('%s is refused, and nothing of it is kept', async (_what, change, status, words) => {
-    const none = await begin(`shop_lines_${v7().slice(-12)}`, { empty: true })
-    try {
-      const lines = linesOf((await exported(world, '?form=lines')).body as string)
-      const answer = await takeIn(none, change(lines).join('\n'))
-      expect([answer.status, answer.body.detail]).toEqual([status, expect.stringContaining(words)])
-      const { cards, units, people } = JSON.parse((await exported(none)).body as string) as Shop
-      expect([cards, units, people]).toEqual([[], [], []])
-      expect(left()).toEqual([])
-    } finally {
-      await none.end()
-    }
+    const lines = linesOf((await exported(world, '?form=lines')).body as string)
+    const answer = await takeIn(none, change(lines).join('\n'))
+    expect([answer.status, answer.body.detail]).toEqual([status, expect.stringContaining(words)])
+    const { cards, units, people } = JSON.parse((await exported(none)).body as string) as Shop
+    expect([cards, units, people]).toEqual([[], [], []])
+    expect(left()).toEqual([])
   })
 
   test('another form is refused', async () => {

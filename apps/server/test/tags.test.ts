@@ -1,14 +1,10 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals'
+import { expect, test } from '@jest/globals'
 import { tagsInBlock, type ShopView, type TagBlock, type Unit } from '@sure-spool/contract'
 import request from 'supertest'
 import { v7 } from 'uuid'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('tags')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('tags')
 
 const api = () => request(world.app)
 const by = () => world.shop.people[0]?.id ?? ''

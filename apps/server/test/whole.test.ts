@@ -1,15 +1,11 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import { routes } from '@sure-spool/contract/openapi'
 import request from 'supertest'
 import { v7 } from 'uuid'
 import { createApp } from '../src'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('whole')
-}, 60_000)
-afterAll(() => world.end())
+const world = worldOf('whole')
 
 const api = () => request(world.app)
 

@@ -1,3 +1,4 @@
+import { afterAll, beforeAll } from '@jest/globals'
 import { readFileSync } from 'node:fs'
 import { createConnection } from 'mysql2/promise'
 import type { Express } from 'express'
@@ -32,7 +33,8 @@ export async function begin(
 ): Promise<World> {
   const root = process.env['TEST_DATABASE_URL']
   if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test.')
-  const database = `spool_test_${name}`
+  // where faults are planted, several work here at once
+  const database = `spool_test_${name}${process.env['STRYKER_MUTATOR_WORKER'] ?? ''}`
   const drop = async () => {
     const connection = await createConnection(root)
     await connection.query(`DROP DATABASE IF EXISTS \`${database}\``)
@@ -66,6 +68,19 @@ export async function begin(
       await drop()
     },
   }
+}
+
+/** A world for all tests of a file: begun before them, ended after them, and there only meanwhile. */
+export function worldOf(name: string, options?: WorldOptions): World {
+  const world = {} as World
+  beforeAll(async () => {
+    Object.assign(world, await begin(name, options))
+  }, 60_000)
+  afterAll(async () => {
+    // what kept it from beginning has been said
+    if ('end' in world) await world.end()
+  })
+  return world
 }
 
 /** The open run of a unit of the demo shop. */

@@ -1,14 +1,10 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import { v7 } from 'uuid'
 import { cardHelp, names } from './cardHelp'
-import { begin, type World } from './world'
+import { worldOf } from './world'
 
-let world: World
-beforeAll(async () => {
-  world = await begin('write_cards')
-}, 60_000)
-afterAll(() => world.end())
-const { api, by, draft, write, publish, find } = cardHelp(() => world)
+const world = worldOf('write_cards')
+const { api, by, draft, write, publish, find } = cardHelp(world)
 
 describe('writing a card', () => {
   test('a draft is written again only from what it stands on, published once, and never changes after', async () => {
