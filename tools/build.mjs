@@ -21,16 +21,22 @@ export async function build() {
   writeFileSync(stamp, now)
 }
 
-/** Our TypeScript as plain modules, each entry one file; packages from the registry stay outside. */
-export function bundle(entries, outdir) {
-  const ours = {
-    '@sure-spool/core': 'core/src/index.ts',
-    '@sure-spool/core/testing': 'core/src/testing/index.ts',
-    '@sure-spool/core/simulate': 'core/src/simulate/index.ts',
-    '@sure-spool/contract': 'contract/src/index.ts',
-    '@sure-spool/contract/canonical': 'contract/src/hash/canonical.ts',
-    '@sure-spool/contract/openapi': 'contract/src/api/openapi.ts',
-  }
+/** Our packages by their names, each where it begins under `packages`. */
+export const ours = {
+  '@sure-spool/core': 'core/src/index.ts',
+  '@sure-spool/core/testing': 'core/src/testing/index.ts',
+  '@sure-spool/core/simulate': 'core/src/simulate/index.ts',
+  '@sure-spool/contract': 'contract/src/index.ts',
+  '@sure-spool/contract/canonical': 'contract/src/hash/canonical.ts',
+  '@sure-spool/contract/openapi': 'contract/src/api/openapi.ts',
+}
+
+/**
+ * Our TypeScript as plain modules, each entry one file; packages from the registry stay outside.
+ * @param entries their sources, or `name=source`
+ * @param more of the bundler's own options
+ */
+export function bundle(entries, outdir, more = []) {
   return quiet(bin('esbuild'), [
     ...entries,
     '--bundle',
@@ -42,6 +48,7 @@ export function bundle(entries, outdir) {
     `--outdir=${outdir}`,
     '--entry-names=[name]',
     '--log-level=warning',
+    ...more,
   ])
 }
 

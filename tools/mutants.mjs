@@ -2,12 +2,12 @@ import { Stryker } from '@stryker-mutator/core'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
-import { build } from './build.mjs'
+import { build, bundle, ours } from './build.mjs'
 import { startDatabase } from './lib/database.mjs'
 import { checkMachine, ensureCommands, ensurePackages } from './lib/machine.mjs'
 import { dataFolder, root } from './lib/paths.mjs'
 import { run, say, Stop } from './lib/say.mjs'
-import { rooms } from './mutants/rooms.mjs'
+import { fileOf, rooms } from './mutants/rooms.mjs'
 import { drawLines, sourcesOf } from './mutants/sample.mjs'
 
 /**
@@ -72,10 +72,16 @@ async function plantIn(room, drawn) {
   }
 }
 
+/** What the server's tests stand on: a database, and the packages in which no fault is planted, each in one file. */
 async function databaseForTests() {
   await ensureCommands('mariadbd')
   await build()
-  const database = await startDatabase(join(dataFolder, 'mutants/database'))
+  const packages = join(folder, 'packages')
+  const entries = Object.entries(ours).map(([name, path]) => `${fileOf(name)}=packages/${path}`)
+  const { code, output } = bundle(entries, packages, ['--splitting'])
+  if (code !== 0) throw new Stop(`The packages do not build:\n${output}`)
+  process.env.MUTANTS_PACKAGES = packages
+  const database = await startDatabase(join(folder, 'database'))
   process.env.TEST_DATABASE_URL = database.url
   return database
 }

@@ -2,7 +2,8 @@
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import house from '../../jest.config.mjs'
-import { rooms } from './rooms.mjs'
+import { ours } from '../build.mjs'
+import { fileOf, rooms } from './rooms.mjs'
 
 const room = rooms.find(({ name }) => name === process.env.MUTANTS_OF) ?? rooms[0]
 const { tests: of, together = false } = room
@@ -15,8 +16,8 @@ const roots = projects
   .flatMap(({ roots }) => roots)
   .map((folder) => folder.replace('<rootDir>', top))
   .flatMap((folder) => room.under?.map((under) => join(folder, under)) ?? [folder])
-// killed, starved or several processes, a whole demo, or long runs judged from nothing, are no matter of one line and take their time
-const aside = /killed|memory|cluster|oneLonger|demo/
+// killed, starved or several processes or threads, a whole demo, or long runs judged from nothing, are no matter of one line and take their time
+const aside = /killed|memory|cluster|heavyThread|oneLonger|demo/
 
 /** All, those of the room itself first: they are likeliest to find its faults. */
 const filesOfTests = () => {
@@ -30,12 +31,28 @@ const filesOfTests = () => {
   return [...new Set([...own, ...all])]
 }
 
+/** For the server: packages in one file each, and heavy work in the thread in which the fault is planted. */
+const instead =
+  of === 'server'
+    ? {
+        ...Object.fromEntries(
+          Object.keys(ours).map((name) => [
+            `^${name}$`,
+            join(process.env.MUTANTS_PACKAGES ?? '', `${fileOf(name)}.js`),
+          ]),
+        ),
+        '/heavy/heavyWork$': join(import.meta.dirname, 'heavyHere.ts'),
+      }
+    : {}
+
 export default {
   rootDir: top,
   transform,
   extensionsToTreatAsEsm,
   testEnvironment: join(import.meta.dirname, 'untilFound.cjs'),
   setupFiles: [...setupFiles, '<rootDir>/tools/mutants/fewDraws.mjs'],
+  moduleNameMapper: instead,
+  transformIgnorePatterns: ['/node_modules/', '/mutants/packages/'],
   globals: { fewDraws: true, testsOfTheRoom: together ? filesOfTests() : [] },
   roots: [...roots, join(top, 'tools/mutants')],
   testMatch: [together ? '**/together.test.mjs' : '**/*.test.ts'],

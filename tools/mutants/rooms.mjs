@@ -5,6 +5,9 @@
  */
 const core = (name) => ({ name, folders: [`packages/core/src/${name}`], tests: 'core', together: true, target: 85 })
 
+/** A package's name as that of a file. */
+export const fileOf = (name) => name.replaceAll(/\W+/g, '-').replace(/^-/, '')
+
 export const rooms = [
   ...['judgement', 'sense', 'state', 'causes', 'plan'].map(core),
   { name: 'contract', folders: ['packages/contract/src'], tests: 'contract', together: true, target: 75 },

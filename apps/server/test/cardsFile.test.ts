@@ -112,21 +112,6 @@ describe('cards in and out as JSON', () => {
     expect((await api().get(`/api/v1/cards/${cards[0]?.id}`)).status).toBe(404)
   })
 
-  test('a thread that dies is told, and the next work gets another', async () => {
-    const cards = Array.from({ length: 300 }, () => draft({ state: 'published' }))
-    const body = () => new TextEncoder().encode([{ by: by() }, ...cards].map((one) => JSON.stringify(one)).join('\n'))
-    const work = world.heavy.run(
-      'import-cards',
-      { bytes: body(), lines: true, by: null },
-      { told: () => void world.heavy.close() },
-    )
-    await expect(work).rejects.toMatchObject({ status: 503 })
-    const again = JSON.parse(await world.heavy.run('import-cards', { bytes: body(), lines: true, by: null })) as {
-      kept: number
-    }
-    expect(again.kept).toBe(300)
-  })
-
   test('round trip: what is given out is taken in as the same', async () => {
     const file = (await api().get('/api/v1/cards/export')).body
     expect(file).toMatchObject({ format: 'sure-spool/cards', version: 1 })

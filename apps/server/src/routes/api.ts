@@ -43,12 +43,13 @@ import { readingsCsv } from '../services/readingsCsv'
 /** The API under /api/v1. What is mounted here stands in the contract's list of routes. */
 export function apiRoutes({ database, heavy, version, house, backups }: Served): Router {
   const router = Router()
-  const document = openApiDocument(version)
+  let document: object | undefined
   const json = express.json({ limit: '512kb' })
   const wholeShop = express.raw({ type: 'application/json', limit: '64mb' })
 
   router.get('/openapi.json', (_request, response) => {
-    response.json(document)
+    // most of a second's work, which no start waits for
+    response.json((document ??= openApiDocument(version)))
   })
 
   router.use('/door', doorRoutes({ database, house }))

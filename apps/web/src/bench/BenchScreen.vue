@@ -96,7 +96,7 @@ const leftOut = computed(() => {
   const open = steps.filter((one) => state.leftOut.includes(one.step.id)).map((one) => one.step)
   return leftOutWords(run.card, open, figures)
 })
-const again = computed(() => againWay(bench.doing, bench.current?.status, bench.contact))
+const again = computed(() => againWay(bench.doing, bench.current ?? {}, bench.contact, bench.state?.finding.open ?? []))
 
 const situation = computed<BenchSituation>(() => {
   if (!bench.run || !step.value) return 'absent'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { prepareCard, type Card, type Check, type Instrument, type Step } from '@sure-spool/core'
+import { prepareCard, type Card, type Check, type Instrument, type OpenPoint, type Step } from '@sure-spool/core'
 import { plainCard, plainCheck, pocketMeter } from '@sure-spool/core/testing'
 import { figuresWith } from './figures'
 import { againWay, plainInstruction, readingInstruction } from './instruction'
@@ -120,9 +120,17 @@ describe('a step that is no reading', () => {
 })
 
 test('taken again: by clips or by touch, typed again where it was mistyped, and nothing the first time', () => {
-  expect(againWay(null, 'to-do', 'tips')).toBe('')
-  expect(againWay(null, 'again', 'tips')).toBe('touch')
-  expect(againWay(null, 'again', 'clips')).toBe('clip')
-  expect(againWay({ mistyped: false }, 'done', 'tips')).toBe('touch')
-  expect(againWay({ mistyped: true }, 'again', 'clips')).toBe('retype')
+  expect(againWay(null, { status: 'to-do' }, 'tips', [])).toBe('')
+  expect(againWay(null, { status: 'again' }, 'tips', [])).toBe('touch')
+  expect(againWay(null, { status: 'again' }, 'clips', [])).toBe('clip')
+  expect(againWay({ mistyped: false }, { status: 'done' }, 'tips', [])).toBe('touch')
+  expect(againWay({ mistyped: true }, { status: 'again' }, 'clips', [])).toBe('retype')
+})
+
+test('taken again by clips where the finding asks for them, of this reading alone', () => {
+  const asks = (why: OpenPoint['why'], entry: string) =>
+    againWay(null, { status: 'again', entry: 'e1' }, 'tips', [{ why, entry }])
+  expect(asks('clip-on', 'e1')).toBe('clip')
+  expect(asks('clip-on', 'e2')).toBe('touch')
+  expect(asks('take-again', 'e1')).toBe('touch')
 })

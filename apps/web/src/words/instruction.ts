@@ -3,6 +3,7 @@ import {
   quantityOf,
   type Card,
   type Instrument,
+  type OpenPoint,
   type PreparedCheck,
   type Step,
   type StepState,
@@ -87,13 +88,15 @@ export function plainInstruction(step: Step, { card, meter, check, zeroHow, supp
   }
 }
 
-/** How a reading is taken again; empty where it is taken for the first time. */
+/** How a reading is taken again, by clips where they are in hand or asked for; empty where it is taken for the first time. */
 export function againWay(
   doing: { mistyped: boolean } | null,
-  status: StepState['status'] | undefined,
+  { entry, status }: Partial<Pick<StepState, 'entry' | 'status'>>,
   contact: 'tips' | 'clips',
+  open: readonly OpenPoint[],
 ): Again {
   if (!doing && status !== 'again') return ''
   if (doing?.mistyped) return 'retype'
-  return contact === 'clips' ? 'clip' : 'touch'
+  const wantsClips = open.some((one) => one.why === 'clip-on' && one.entry === entry)
+  return wantsClips || contact === 'clips' ? 'clip' : 'touch'
 }
