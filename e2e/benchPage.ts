@@ -186,7 +186,7 @@ export class BenchPage {
   private async pressUntil(key: string, where: Locator, words: string | RegExp): Promise<void> {
     for (let presses = 0; presses < 40; presses++) {
       const said = (await where.textContent()) ?? ''
-      if (typeof words === 'string' ? said.includes(words) : words.test(said)) return
+      if (typeof words === 'string' ? said.toLowerCase().includes(words.toLowerCase()) : words.test(said)) return
       await settled(this.page)
       await this.press(key)
       await expect(where).not.toHaveText(said)

@@ -123,9 +123,9 @@ test('a valve: insulation without its volts does not count, its draw fits, its p
   await bench.type('24.0')
   await bench.type('1.090')
   await expect(bench.page.getByText('draws volts over ohms')).toBeVisible()
-  await expect(bench.title).toHaveText('a lamp in series')
+  await expect(bench.title).toHaveText('A lamp in series')
   await bench.press('b')
-  await expect(bench.title).toHaveText('plunger travels both ways')
+  await expect(bench.title).toHaveText('Plunger travels both ways')
   await bench.press('b')
   const state = await stateOf(bench, world)
   expect(state.verdicts.find((row) => row.check === 'shell')).toMatchObject({

@@ -63,6 +63,8 @@ async function plantIn(room, drawn) {
       timeoutMS: room.together ? 30_000 : 240_000,
       dryRunTimeoutMinutes: 30,
       concurrency: Number(options.workers),
+      // what loads its files one by one never gives their room back, and soon does little else than look for some
+      maxTestRunnerReuse: room.together ? 0 : 6,
       reporters: ['progress'],
       logLevel: 'warn',
     })

@@ -5,13 +5,14 @@ import { askKeys } from '../keys/askKeys'
 import ScreenKey from '../keys/ScreenKey.vue'
 import { useScreenKeys } from '../keys/useScreenKeys'
 
-/** A line that asks for words: offered ones by number, others typed. Enter keeps, Esc leaves. */
+/** A line that asks for words: offered ones by number, others typed. Enter keeps, and says so where words are needed; Esc leaves. */
 const props = withDefaults(defineProps<{ question: string; offers?: string[]; need?: boolean }>(), {
   offers: () => [],
   need: true,
 })
 const emit = defineEmits<{ keep: [words: string]; leave: [] }>()
 const words = ref('')
+const wanted = ref(false)
 const field = ref<{ $el: HTMLInputElement }>()
 const focus = () => field.value?.$el.focus()
 const offered = computed(() => props.offers.slice(0, askKeys.acts.offer.keys.length))
@@ -19,7 +20,8 @@ onMounted(focus)
 
 function keep(): void {
   const text = words.value.trim()
-  if (text === '' && props.need) focus()
+  wanted.value = text === '' && props.need
+  if (wanted.value) focus()
   else emit('keep', text)
 }
 /** @returns false where the digit is part of the words */
@@ -51,6 +53,7 @@ useScreenKeys(askKeys, () => 'asking', { offer, keep, leave })
       <ScreenKey main act="keep" />
       <ScreenKey act="leave" />
     </p>
+    <p v-if="wanted && words === ''" role="alert">A word or two first.</p>
   </form>
 </template>
 

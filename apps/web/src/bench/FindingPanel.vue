@@ -64,6 +64,9 @@ function choose(at: number): boolean {
   return true
 }
 
+// the choices are made anew with whatever the run hears of
+const isChosen = ({ label, hint }: Choice) => chosen.value?.label === label && chosen.value.hint === hint
+
 /** what a colleague says to the words that are about to be kept, once */
 const doubted = ref('')
 const doubt = ref('')
@@ -170,7 +173,7 @@ defineExpose({ choose, settle })
           :key="i"
           act="choose"
           :at="i"
-          :main="chosen ? chosen === choice : i === 0"
+          :main="chosen ? isChosen(choice) : i === 0"
           :label="choice.label"
           :hint="choice.hint"
         />
@@ -183,7 +186,13 @@ defineExpose({ choose, settle })
         @given="(second, word) => keep(reason, second, word)"
         @leave="leave"
       />
-      <AskLine v-else-if="chosen" :question="`${chosen.label}: why?`" @keep="decide" @leave="leave" />
+      <AskLine
+        v-else-if="chosen"
+        :question="`${chosen.label}: why?`"
+        :need="chosen.what !== 'more-tests'"
+        @keep="decide"
+        @leave="leave"
+      />
     </footer>
   </div>
 </template>

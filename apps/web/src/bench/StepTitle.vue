@@ -2,6 +2,7 @@
 import type { Card, Step } from '@sure-spool/core'
 import { computed } from 'vue'
 import { wirePaint } from '../look/wires'
+import { capital } from '../words/capital'
 import { useFigures } from '../words/figures'
 import { plusOn } from '../words/plusOn'
 import { placeLabel, terminalOf } from '../words/points'
@@ -90,7 +91,7 @@ const plain = computed<Partial<Record<Step['kind'], string>>>(() => ({
         >
       </template>
     </template>
-    <template v-else>{{ step.kind === 'answer' ? check?.label : plain[step.kind] }}</template><span
+    <template v-else>{{ step.kind === 'answer' ? capital(check?.label ?? '') : plain[step.kind] }}</template><span
       v-if="meter"
       class="unseen"
       >, {{ meter }}</span

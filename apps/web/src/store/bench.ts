@@ -53,6 +53,7 @@ export const useBench = defineStore('bench', () => {
   const hand = useMeter(
     () => run.value,
     () => wanted(),
+    () => facts.check.value?.kind,
   )
   const tabs = 'BroadcastChannel' in globalThis ? new BroadcastChannel('sure-spool') : undefined
   onScopeDispose(() => tabs?.close())

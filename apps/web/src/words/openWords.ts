@@ -17,8 +17,11 @@ export function openWords(state: RunState, open: RunState['finding']['open'][num
     case 'not-read': {
       const itself = state.checks.find(({ check }) => check.id === open.check)
       const missing = (itself?.points ?? []).flatMap((one) => (one.evaluation ? [] : (one.index ?? [])))
-      return missing.length > 1
-        ? `${name} ${inRuns(missing)}: not read.`
+      if (missing.length > 1) return `${name} ${inRuns(missing)}: not read.`
+      const { kind, at } = itself?.check ?? {}
+      if (kind === 'look') return `${at && 'place' in at ? capital(at.place) : name}: not looked at.`
+      return kind === 'act' || kind === 'lamp'
+        ? `${name}: not tried.`
         : `${[name, ...missing].join(' ')} has not been read.`
     }
     case 'none':

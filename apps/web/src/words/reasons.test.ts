@@ -94,6 +94,7 @@ describe('what keeps a finding open', () => {
 
   test.each([
     [{ why: 'not-read', check: 'low' }, 'Orange–grey has not been read.'],
+    [{ why: 'not-read', check: 'look' }, 'Coils, leads and plug: not looked at.'],
     [{ why: 'none', check: 'low' }, 'Orange–grey: read, and it says nothing yet'],
     [{ why: 'borderline', check: 'low', leaning: 'within' }, 'at a limit, leaning within'],
     [{ why: 'held', check: 'low' }, 'held by a remark'],

@@ -1,35 +1,16 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@jest/globals'
-import { rewindState, type Rewind } from '@sure-spool/core'
-import { pocketMeter } from '@sure-spool/core/testing'
+import { rewindState } from '@sure-spool/core'
+import { rewindOf } from '@sure-spool/core/testing'
 import { rewindStepWords } from './rewindSteps'
 
 /** A pole, and one that is wound as its sister: what each step is called and asks, as it was read through in `rewindSteps.txt`. */
 test('a step of a rewind is called, and asks, what was read through', () => {
-  const rewind: Rewind = {
-    format: 'sure-spool/rewind',
-    version: 1,
-    id: 'w',
-    unit: 'u',
-    startedAt: '2026-03-02T09:00:00.000Z',
-    instruments: [pocketMeter],
-    coils: [
-      { id: 'north', winding: 'ring', label: 'north coil' },
-      { id: 'south', winding: 'ring', label: 'south coil', sister: 'the bridge pickup' },
-    ],
-    entries: [
-      {
-        id: 'e1',
-        n: 1,
-        at: '2026-03-02T09:01:00.000Z',
-        by: 'p',
-        rewind: 'w',
-        kind: 'original',
-        coil: 'north',
-        facts: { lay: 'cw' },
-      },
-    ],
-  }
+  const coils = [
+    { id: 'north', winding: 'ring', label: 'north coil' },
+    { id: 'south', winding: 'ring', label: 'south coil', sister: 'the bridge pickup' },
+  ]
+  const rewind = rewindOf(coils, { kind: 'original', coil: 'north', facts: { lay: 'cw' } })
   const state = rewindState(rewind)
   const said = state.steps.map((step) => [step.id, ...Object.values(rewindStepWords(state, step))].join(' | '))
   expect(said.join('\n')).toBe(readFileSync('apps/web/src/words/rewindSteps.txt', 'utf8').trimEnd())

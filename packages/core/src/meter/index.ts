@@ -1,4 +1,4 @@
-export { instrumentFor, instrumentsFor } from './instrumentFor'
+export { instrumentFor, instrumentsFor, isByProngs } from './instrumentFor'
 export { chooseRange } from './chooseRange'
 export { netOfLeads } from './netOfLeads'
 export { rangeOf, rangesFor } from './rangeOf'

@@ -17,6 +17,13 @@ describe('a step asks for an instrument that reads its quantity', () => {
     expect(ids('insulation')).toEqual(['t1', 'm2', 'k3'])
     expect(ids('insulation', [knobMeter, bridgeMeter])).toEqual(['k3'])
   })
+  test('amperes from bar to bar by what reads them alone, volts there and amperes elsewhere by the multimeter', () => {
+    expect(instrumentsFor(kit, 'current', 'bars').map(({ id }) => id)).toEqual(['g1', 'm2'])
+    expect(instrumentFor(kit, 'current', undefined, '', 'bars')?.id).toBe('g1')
+    expect(instrumentFor(kit, 'current', 'm2', '', 'bars')?.id).toBe('m2')
+    expect(instrumentFor(kit, 'current', undefined, '', 'current')?.id).toBe('m2')
+    expect(instrumentFor(kit, 'voltage', undefined, '', 'bars')?.id).toBe('m2')
+  })
   test('a function without a range reads nothing', () => {
     const empty = { ...pocketMeter, functions: [{ quantity: 'resistance' as const, ranges: [] }] }
     expect(ids('resistance', [empty, knobMeter])).toEqual(['k3'])

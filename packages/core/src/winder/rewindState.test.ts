@@ -1,28 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Rewind, RewindBody } from '../document'
 import { typedReading } from '../quantity'
-import { pocketMeter } from '../testing'
+import { goingOn, rewindOf } from '../testing'
 import { nextRewindEntry, rewindRefusal, rewindState } from '.'
 
 const coilsOf = (count: number) =>
   Array.from({ length: count }, (_, i) => ({ id: `c${i + 1}`, winding: 'ring', label: `pole ${i + 1}` }))
-const begun = (count = 2): Rewind => ({
-  format: 'sure-spool/rewind',
-  version: 1,
-  id: 'w',
-  unit: 'u',
-  startedAt: '2026-03-02T09:00:00.000Z',
-  instruments: [pocketMeter],
-  coils: coilsOf(count),
-  entries: [],
-})
-let made = 0
-function grown(rewind: Rewind, ...bodies: RewindBody[]): Rewind {
-  return bodies.reduce((one, body) => {
-    const stamp = { id: `e${++made}`, at: '2026-03-02T10:00:00.000Z', by: 'p' }
-    return { ...one, entries: [...one.entries, nextRewindEntry(one, body, stamp)] }
-  }, rewind)
-}
+const begun = (count = 2): Rewind => rewindOf(coilsOf(count))
 const read = (text: string, quantity: 'length' | 'resistance') => {
   const typed = typedReading(text, quantity, false, { instrument: 'm2' })
   if ('problem' in typed) throw new Error(text)
@@ -58,7 +42,7 @@ describe('a rewind by its entries', () => {
       'finish',
       'prove',
     ])
-    const done = rewindState(grown(begun(2), ...stripped, planned))
+    const done = rewindState(goingOn(begun(2), ...stripped, planned))
     expect(done.step).toBe('direction')
     expect(done.coils.map(({ original }) => original.turns)).toEqual([31, 31])
     expect(done.coils.map(({ lay }) => lay)).toEqual(['cw', 'ccw'])
@@ -67,31 +51,31 @@ describe('a rewind by its entries', () => {
   })
 
   test('a later fact goes before an earlier one, and what is taken back is none', () => {
-    const one = grown(begun(), ...stripped, { kind: 'original', coil: 'c1', facts: { turns: 30 } })
+    const one = goingOn(begun(), ...stripped, { kind: 'original', coil: 'c1', facts: { turns: 30 } })
     expect(rewindState(one).coils[0]?.original.turns).toBe(30)
-    const back = grown(one, { kind: 'take-back', entry: one.entries.at(-1)?.id ?? '', reason: 'undone' })
+    const back = goingOn(one, { kind: 'take-back', entry: one.entries.at(-1)?.id ?? '', reason: 'undone' })
     expect(rewindState(back).coils[0]?.original.turns).toBe(31)
-    const again = grown(back, { kind: 'take-back', entry: back.entries.at(-1)?.id ?? '', reason: 'it was right' })
+    const again = goingOn(back, { kind: 'take-back', entry: back.entries.at(-1)?.id ?? '', reason: 'it was right' })
     expect(rewindState(again).coils[0]?.original.turns).toBe(30)
   })
 
   test('turns so far last over a pause; a wire that broke and is begun again has none', () => {
-    const one = grown(begun(), ...stripped, planned, turned, { kind: 'count', coil: 'c1', of: 'wind', turns: 12 })
+    const one = goingOn(begun(), ...stripped, planned, turned, { kind: 'count', coil: 'c1', of: 'wind', turns: 12 })
     expect(rewindState(one).coils[0]?.turns).toBe(12)
-    const spliced = grown(one, { kind: 'broke', coil: 'c1', turns: 12, then: 'splice' })
+    const spliced = goingOn(one, { kind: 'broke', coil: 'c1', turns: 12, then: 'splice' })
     expect(rewindState(spliced).coils[0]?.turns).toBe(12)
-    const again = grown(one, { kind: 'broke', coil: 'c1', turns: 12, then: 'again' })
+    const again = goingOn(one, { kind: 'broke', coil: 'c1', turns: 12, then: 'again' })
     expect(rewindState(again).coils[0]?.turns).toBe(0)
-    const unwound = grown(one, wound('c1', 31, 'ccw'), { kind: 'broke', coil: 'c1', turns: 31, then: 'again' })
+    const unwound = goingOn(one, wound('c1', 31, 'ccw'), { kind: 'broke', coil: 'c1', turns: 31, then: 'again' })
     expect(rewindState(unwound)).toMatchObject({ step: 'wind:c1' })
   })
 
   test('half way it says where it ends', () => {
     const mid = { kind: 'mid-wind' as const, coil: 'c1', turns: 16, reading: read('0.038', 'resistance'), partC: 20 }
-    const [check] = rewindState(grown(begun(), ...stripped, planned, turned, mid)).coils[0]?.mid ?? []
+    const [check] = rewindState(goingOn(begun(), ...stripped, planned, turned, mid)).coils[0]?.mid ?? []
     expect(check?.assumedC).toBeUndefined()
     const { partC: _warm, ...cold } = mid
-    const [taken] = rewindState(grown(begun(), ...stripped, planned, turned, cold)).coils[0]?.mid ?? []
+    const [taken] = rewindState(goingOn(begun(), ...stripped, planned, turned, cold)).coils[0]?.mid ?? []
     expect(taken).toMatchObject({ assumedC: true, atC: 20 })
     expect(taken?.projected?.u2).toBeGreaterThan(check?.projected?.u2 ?? 1)
     expect(check?.projected).toMatchObject({ turns: 31, ohms20: expect.closeTo(0.0736, 3) })
@@ -108,10 +92,10 @@ describe('what a colleague would say', () => {
       reading: read(text, 'length'),
       candidates: [],
     })
-    const one = grown(begun(), gauge(1, '0.968 mm'))
+    const one = goingOn(begun(), gauge(1, '0.968 mm'))
     expect(ids(one)).toEqual(['gauges-too-near'])
     expect(rewindState(one).steps.find(({ id }) => id === 'wire:c1')?.status).toBe('again')
-    expect(ids(grown(one, gauge(5, '4.81 mm')))).toEqual([])
+    expect(ids(goingOn(one, gauge(5, '4.81 mm')))).toEqual([])
   })
 
   test('an odd ring cannot alternate; one coil alone can', () => {
@@ -121,16 +105,16 @@ describe('what a colleague would say', () => {
   })
 
   test('the winder’s direction is asked for once all is stripped and planned, and not before', () => {
-    const near = grown(begun(), ...stripped)
+    const near = goingOn(begun(), ...stripped)
     expect(ids(near)).not.toContain('winder-direction')
-    expect(ids(grown(near, planned))).toContain('winder-direction')
-    expect(ids(grown(near, planned, turned))).not.toContain('winder-direction')
+    expect(ids(goingOn(near, planned))).toContain('winder-direction')
+    expect(ids(goingOn(near, planned, turned))).not.toContain('winder-direction')
   })
 
   test('a pole that is laid like its neighbour holds; laid as it should be it does not', () => {
-    const one = grown(begun(), ...stripped, planned, turned, wound('c1', 31, 'cw'))
-    expect(ids(grown(one, wound('c2', 31, 'cw')))).toEqual(['laid-alike'])
-    expect(ids(grown(one, wound('c2', 31, 'ccw')))).toEqual([])
+    const one = goingOn(begun(), ...stripped, planned, turned, wound('c1', 31, 'cw'))
+    expect(ids(goingOn(one, wound('c2', 31, 'cw')))).toEqual(['laid-alike'])
+    expect(ids(goingOn(one, wound('c2', 31, 'ccw')))).toEqual([])
   })
 
   test.each([
@@ -139,31 +123,31 @@ describe('what a colleague would say', () => {
     [29, 'warn'],
     [33, 'warn'],
   ])('%i turns of 31: %s', (turns, severity) => {
-    const state = rewindState(grown(begun(), ...stripped, planned, turned, wound('c1', turns, 'cw')))
+    const state = rewindState(goingOn(begun(), ...stripped, planned, turned, wound('c1', turns, 'cw')))
     expect(state.remarks.find(({ id }) => id === 'turns-off')?.severity).toBe(severity)
   })
 
   test('a beep of the live ground holds until it is mended', () => {
     const at = { coil: 'c1', turns: 12 }
-    const one = grown(begun(), { kind: 'live-ground', state: 'on' }, { kind: 'live-ground', state: 'beep', ...at })
+    const one = goingOn(begun(), { kind: 'live-ground', state: 'on' }, { kind: 'live-ground', state: 'beep', ...at })
     expect(rewindState(one)).toMatchObject({ ground: 'beep' })
     expect(ids(one)).toContain('ground-beeps')
-    const mended = grown(one, { kind: 'live-ground', state: 'mended', ...at })
+    const mended = goingOn(one, { kind: 'live-ground', state: 'mended', ...at })
     expect(rewindState(mended)).toMatchObject({ ground: 'on' })
     expect(ids(mended)).not.toContain('ground-beeps')
   })
 
   test('another wire than it had is asked about, and an answer is kept beside it', () => {
     const thin: RewindBody = { ...planned, plan: { ...planned.plan, wire: { bareMm: 0.85, build: 'heavy' } } }
-    const one = grown(begun(), ...stripped, thin, turned)
+    const one = goingOn(begun(), ...stripped, thin, turned)
     expect(ids(one)).toContain('wire-unlike')
-    const answered = grown(one, { kind: 'answer', remark: 'wire-unlike:c1', reason: 'no 0.9 in the house' })
+    const answered = goingOn(one, { kind: 'answer', remark: 'wire-unlike:c1', reason: 'no 0.9 in the house' })
     expect(rewindState(answered).remarks.find(({ id }) => id === 'wire-unlike')?.answered).toBe(true)
   })
 
   test('a coil that will end outside its plan is told where to stop', () => {
     const mid: RewindBody = { kind: 'mid-wind', coil: 'c1', turns: 16, reading: read('0.155', 'resistance'), partC: 20 }
-    expect(ids(grown(begun(), ...stripped, planned, turned, mid))).toContain('ends-outside')
+    expect(ids(goingOn(begun(), ...stripped, planned, turned, mid))).toContain('ends-outside')
   })
 })
 

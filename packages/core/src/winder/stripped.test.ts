@@ -1,29 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Coil, CoilFacts, CoilPlan, Rewind, RewindBody } from '../document'
+import type { Coil, CoilFacts, CoilPlan, RewindBody } from '../document'
 import { typedReading } from '../quantity'
 import { wire } from '../rewind'
-import { pocketMeter, twinCard } from '../testing'
-import { checkOfWinding, limitsOfPlan, nextRewindEntry, rewindState, woundWindings } from '.'
+import { rewindOf, twinCard } from '../testing'
+import { checkOfWinding, limitsOfPlan, rewindState, woundWindings } from '.'
 
 const fine = { awg: 44, build: 'single' } as const
 const coil: Coil = { id: 'c1', winding: 'low', label: 'low-speed coil' }
-const rewind = (coils: Coil[], ...bodies: RewindBody[]): Rewind =>
-  bodies.reduce<Rewind>(
-    (one, body, i) => ({
-      ...one,
-      entries: [...one.entries, nextRewindEntry(one, body, { id: `e${i}`, at: '2026-03-02T10:00:00.000Z', by: 'p' })],
-    }),
-    {
-      format: 'sure-spool/rewind',
-      version: 1,
-      id: 'w',
-      unit: 'u',
-      startedAt: '2026-03-02T09:00:00.000Z',
-      instruments: [pocketMeter],
-      coils,
-      entries: [],
-    },
-  )
 const facts = (told: CoilFacts): RewindBody => ({ kind: 'original', coil: 'c1', facts: told })
 const plan = (changes: Partial<CoilPlan>): RewindBody => ({
   kind: 'plan',
@@ -43,7 +26,7 @@ const gauge = (text: string): RewindBody => {
   return { kind: 'gauge', coil: 'c1', strands: 1, reading: made.reading, build: 'single', candidates: [] }
 }
 const first = (...bodies: RewindBody[]) => {
-  const state = rewindState(rewind([coil], ...bodies))
+  const state = rewindState(rewindOf([coil], ...bodies))
   const [one] = state.coils
   if (!one) throw new Error('no coil')
   return { one, ids: state.remarks.map(({ id }) => id), state }
@@ -116,7 +99,7 @@ describe('the window and the henries of a plan', () => {
     const limits = limitsOfPlan(state, withHenries)
     expect(limits.map(({ check }) => check)).toEqual(['low', 'low-henries'])
     expect(limits[1]?.limit).toEqual({ kind: 'band', min: expect.closeTo(1.8, 9), max: expect.closeTo(2.2, 9) })
-    const two = rewindState(rewind([coil, { ...coil, id: 'c2' }], ...bodies, ...wound(['c1', 'c2'], 600)))
+    const two = rewindState(rewindOf([coil, { ...coil, id: 'c2' }], ...bodies, ...wound(['c1', 'c2'], 600)))
     expect(limitsOfPlan(two, withHenries).map(({ check }) => check)).toEqual(['low'])
   })
 })
@@ -127,9 +110,9 @@ const wound = (ids: string[], turns: number): RewindBody[] =>
 describe('how a winding was wound', () => {
   test('once its last coil is: turns of one coil, wire, lay, plan', () => {
     const two = [coil, { ...coil, id: 'c2', label: 'another' }]
-    const half = rewindState(rewind(two, plan({}), ...wound(['c1'], 600)))
+    const half = rewindState(rewindOf(two, plan({}), ...wound(['c1'], 600)))
     expect(woundWindings(half)).toEqual([])
-    const [one] = woundWindings(rewindState(rewind(two, plan({}), ...wound(['c1'], 600), ...wound(['c2'], 603))))
+    const [one] = woundWindings(rewindState(rewindOf(two, plan({}), ...wound(['c1'], 600), ...wound(['c2'], 603))))
     expect(one).toMatchObject({ winding: 'low', label: 'low-speed coil', coils: 2, turns: 602, wire: fine, lay: 'cw' })
     expect(one?.plan?.meanTurnMm).toBe(88)
   })
@@ -150,7 +133,7 @@ describe('two coils of a pickup', () => {
     magnets,
   })
   const of = (...bodies: RewindBody[]) => {
-    const { remarks, steps } = rewindState(rewind([pair], ...bodies))
+    const { remarks, steps } = rewindState(rewindOf([pair], ...bodies))
     return { ids: remarks.map(({ id }) => id), step: steps.find(({ id }) => id === 'phase:c1') }
   }
   test('are touched before they are proved, and only where there are two', () => {
@@ -159,7 +142,7 @@ describe('two coils of a pickup', () => {
   })
   test('are touched once where both were wound, behind the later one', () => {
     const other: Coil = { id: 'c2', winding: 'high', label: 'second coil', sister: coil.label }
-    const { steps } = rewindState(rewind([pair, other]))
+    const { steps } = rewindState(rewindOf([pair, other]))
     expect(steps.flatMap(({ id }) => (id.startsWith('phase') ? [id] : []))).toEqual(['phase:c2'])
   })
   test('against each other is a stop until they add', () => {
