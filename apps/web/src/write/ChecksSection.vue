@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { freeId, quantityOf, type Check, type CheckKind, type Quantity } from '@sure-spool/core'
+import { freeId, quantityOf, type Check, type CheckKind, type Place, type Quantity } from '@sure-spool/core'
 import { computed, nextTick, ref } from 'vue'
 import KeyButton from '../keys/KeyButton.vue'
-import { quantityWords, kindWords } from '../words/kinds'
+import { kindWords, placeWords, quantityWords } from '../words/kinds'
 import { placeQuantity } from '../words/points'
 import CountField from '../fields/CountField.vue'
 import TickField from '../fields/TickField.vue'
@@ -18,6 +18,11 @@ import { placeOf, wheresOf } from './wheres'
 /** What is measured, where, under which conditions, and what it should read. */
 const { card, change } = useWriting()
 const kinds = (Object.keys(kindWords) as CheckKind[]).map((value) => ({ value, label: kindWords[value] }))
+/** A check that is read at one of them waits while the part is at the other. */
+const places: { value: Place | ''; label: string }[] = [
+  { value: '', label: 'wherever it is' },
+  ...(Object.keys(placeWords) as Place[]).map((value) => ({ value, label: placeWords[value] })),
+]
 const edit = useEdit('checks')
 
 function setKind(id: string, kind: CheckKind | ''): void {
@@ -132,6 +137,12 @@ const move = (id: string, by: 1 | -1) =>
           @update:model-value="setKind(check.id, $event)"
         />
         <WhereFields :card="card()" :check="check" @put="(at) => edit(check.id, (one) => (one.at = at))" />
+        <PickField
+          label="read"
+          :model-value="check.where ?? ''"
+          :options="places"
+          @update:model-value="edit(check.id, (one) => setOptional(one, 'where', $event || undefined))"
+        />
         <PickField
           v-if="readIn[check.kind]"
           label="read in"

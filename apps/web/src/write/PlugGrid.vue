@@ -2,14 +2,17 @@
 import type { Card, Plug } from '@sure-spool/core'
 import { computed, nextTick, ref } from 'vue'
 import { wirePaint } from '../look/wires'
+import TextField from '../fields/TextField.vue'
 import { terminalLabel, terminalOf } from '../words/points'
+
+type Place = [number, number]
 
 /**
  * The places of a plug as a grid: arrows move, a terminal's digit puts it in, Space takes the next one, Delete empties. With a
  * pointer: choose a terminal, then touch its place.
  */
 const props = defineProps<{ card: Card; plug: Plug }>()
-const emit = defineEmits<{ put: [at: [number, number], terminal: string | null] }>()
+const emit = defineEmits<{ put: [at: Place, terminal: string | null]; stamp: [at: Place, mark: string] }>()
 const grid = ref<HTMLElement>()
 const brush = ref<string | null>(null)
 const at = ref('0,0')
@@ -25,7 +28,6 @@ const tracer = (id: string | null) => {
   return wire?.tracer ? { background: wirePaint[wire.tracer] } : undefined
 }
 
-type Place = [number, number]
 const rows = computed(() => {
   const all = [...props.plug.cavities].sort((a, b) => a.at[1] - b.at[1] || a.at[0] - b.at[0])
   return [...new Set(all.map((one) => one.at[1]))].map((row) => all.filter((one) => one.at[1] === row))
@@ -61,10 +63,8 @@ const touch = (cavity: Plug['cavities'][number]) => {
   if (brush.value !== null) emit('put', cavity.at, brush.value === cavity.terminal ? null : brush.value)
 }
 /** one place is reached by Tab, the others by the arrows */
-const reached = (cavity: Plug['cavities'][number]) =>
-  props.plug.cavities.some((one) => one.at.join() === at.value)
-    ? cavity.at.join() === at.value
-    : cavity === rows.value[0]?.[0]
+const here = computed(() => props.plug.cavities.find((one) => one.at.join() === at.value) ?? rows.value[0]?.[0])
+const placeName = ([column, row]: Place) => `column ${column + 1}, row ${row + 1}`
 </script>
 
 <template>
@@ -96,17 +96,25 @@ const reached = (cavity: Plug['cavities'][number]) =>
           role="gridcell"
           :data-at="cavity.at.join()"
           :style="{ gridColumn: cavity.at[0] + 1, gridRow: cavity.at[1] + 1 }"
-          :tabindex="reached(cavity) ? 0 : -1"
-          :aria-label="`column ${cavity.at[0] + 1}, row ${cavity.at[1] + 1}: ${cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal)}`"
+          :tabindex="cavity === here ? 0 : -1"
+          :aria-label="`${placeName(cavity.at)}: ${cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal)}`"
           @focus="at = cavity.at.join()"
           @click="touch(cavity)"
           @keydown="press($event, cavity)"
         >
           <span class="stripe" :style="stripe(cavity.terminal)"><i :style="tracer(cavity.terminal)" /></span>
           {{ cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal) }}
+          <span v-if="cavity.mark" class="muted">stamped {{ cavity.mark }}</span>
         </button>
       </div>
     </div>
+    <TextField
+      v-if="here"
+      class="stamp"
+      :label="`what is stamped or counted at ${placeName(here.at)}, where it does not say which terminal that is`"
+      :model-value="here.mark ?? ''"
+      @update:model-value="here && emit('stamp', here.at, $event)"
+    />
   </div>
 </template>
 
@@ -114,6 +122,9 @@ const reached = (cavity: Plug['cavities'][number]) =>
 .drawing {
   display: grid;
   gap: 10px;
+}
+.stamp {
+  max-width: 560px;
 }
 .brushes {
   display: flex;

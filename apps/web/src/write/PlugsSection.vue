@@ -2,6 +2,7 @@
 import { freeId, type Plug, type PlugShape, type Side } from '@sure-spool/core'
 import { ref } from 'vue'
 import KeyButton from '../keys/KeyButton.vue'
+import { putInto, setContacts, stamp } from './cavities'
 import { setOptional, useEdit, useWriting } from './takeOff'
 import PickField from '../fields/PickField.vue'
 import OnlyFor from './OnlyFor.vue'
@@ -59,22 +60,6 @@ const setShape = (id: string, shape: PlugShape | '') =>
     plug.shape = shape
     const { columns, rows } = sizeOf(plug)
     resize(plug, columns, rows)
-  })
-const setGender = (id: string, gender: 'male' | 'female' | '') =>
-  edit(id, (plug) => {
-    plug.cavities = plug.cavities.map(({ at, terminal }) => ({
-      at,
-      terminal,
-      ...(gender === '' || terminal === null ? {} : { gender }),
-    }))
-  })
-const put = (id: string, at: [number, number], terminal: string | null) =>
-  edit(id, (plug) => {
-    const gender = plug.cavities.find((cavity) => cavity.gender)?.gender
-    plug.cavities = plug.cavities.map((cavity) => {
-      if (cavity.at.join() === at.join()) return { at, terminal, ...(terminal !== null && gender ? { gender } : {}) }
-      return cavity.terminal !== null && cavity.terminal === terminal ? { at: cavity.at, terminal: null } : cavity
-    })
   })
 
 /** A new plug has as many places as there are terminals, and holds them in order: most often that is nearly right. */
@@ -141,7 +126,7 @@ function add(): void {
           label="contacts"
           :model-value="plug.cavities.find((one) => one.gender)?.gender ?? ''"
           :options="contacts"
-          @update:model-value="setGender(plug.id, $event)"
+          @update:model-value="edit(plug.id, (one) => setContacts(one, $event || undefined))"
         />
         <TextField
           class="wide"
@@ -151,7 +136,12 @@ function add(): void {
           @update:model-value="edit(plug.id, (one) => setOptional(one, 'adaptor', $event), 'adaptor')"
         />
       </div>
-      <PlugGrid :card="card()" :plug="plug" @put="(at, terminal) => put(plug.id, at, terminal)" />
+      <PlugGrid
+        :card="card()"
+        :plug="plug"
+        @put="(at, terminal) => edit(plug.id, (one) => putInto(one, at, terminal))"
+        @stamp="(at, mark) => edit(plug.id, (one) => stamp(one, at, mark), 'stamp')"
+      />
       <p class="adds">
         <OnlyFor :only="plug.only" @set="(only) => edit(plug.id, (one) => setOptional(one, 'only', only))" />
         <KeyButton label="check it against the plug in hand" @press="asked = asked === plug.id ? '' : plug.id" />

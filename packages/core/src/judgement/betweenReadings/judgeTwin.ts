@@ -17,7 +17,7 @@ export function judgeTwin(
   standing: StandingOf,
 ): RelationState {
   const members = standing(relation.check)
-  const [mine] = members
+  const mine = members.at(-1)
   const theirs = figureBeside(run, relation.check, ['twin', 'neighbour'])
   if (!mine || !theirs) return { relation, verdict: 'none', reason: 'not-read', members }
   if (!readsFinite(mine) || mine.net === undefined) return { relation, verdict: 'none', reason: 'not-finite', members }
