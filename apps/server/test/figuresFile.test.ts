@@ -111,6 +111,34 @@ describe('figures as CSV', () => {
     expect((await send([...table, row(0), row(1)].join('\n'))).body.detail).toContain('at most 20000')
   })
 
+  test('says how far it is every two hundred rows, and stops where nobody waits any more', async () => {
+    const table = [
+      'model,check,limit (Ω)',
+      ...Array.from({ length: 401 }, (_, i) => `Fernhollow long,check ${i % 9},${i + 1}`),
+    ]
+    const input = () => ({ bytes: new TextEncoder().encode(table.join('\n')), by: by() })
+    const told: [number, number][] = []
+    await world.heavy.run('preview-figures', input(), { told: (done, of) => void told.push([done, of]) })
+    expect(told).toEqual([0, 200, 400].map((done) => [done, 401]))
+    const controller = new AbortController()
+    const { signal } = controller
+    const work = world.heavy.run('preview-figures', input(), { told: () => controller.abort(), signal })
+    await expect(work).rejects.toMatchObject({ kind: 'called-off' })
+  })
+
+  test('what is said of a row is cut where its words are very long', async () => {
+    const [maker, model, check, limit] = ['m', 'n', 'c', 'l'].map((one) => one.repeat(250))
+    const { body } = await send(`maker,model,check,limit (Ω)\n${[maker, model, check, limit].join(',')}`)
+    expect(body.rows).toMatchObject([
+      {
+        what: 'refused',
+        ...Object.fromEntries(
+          Object.entries({ maker, model, check, limit }).map(([of, words]) => [of, words?.slice(0, 200)]),
+        ),
+      },
+    ])
+  })
+
   test('formulas in names are defused on the way out', async () => {
     const card = draft({ name: { maker: '=cmd()', model: '@sum', partNumbers: [], fits: [] } })
     await publish(card, (await write(card)).body.hash)

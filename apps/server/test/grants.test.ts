@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import type { ShopView } from '@sure-spool/contract'
+import type { Audit, ShopView } from '@sure-spool/contract'
 import { createConnection, type Connection } from 'mysql2/promise'
 import request from 'supertest'
 import { v7 } from 'uuid'
@@ -69,6 +69,21 @@ describe('the server’s own user of the database', () => {
     expect((await bench.ask('post', '/shop/import').send(world.shop)).status).toBe(200)
     expect((await request(world.app).get('/readyz')).status).toBe(200)
   })
+})
+
+test('a change of habits and of a meter says about what it was, and with what', async () => {
+  const by = bench.seat?.person
+  const { settings } = (await bench.ask('get', '/shop')).body as ShopView
+  const instrument = { ...world.shop.instruments[0], id: 'mz', name: 'Meter Z' }
+  await bench.ask('put', '/shop/instruments/mz').send({ instrument, by })
+  await bench.ask('delete', '/shop/instruments/mz').query({ by })
+  await bench.ask('put', '/shop/settings').send({ settings, by })
+  const { lines } = (await bench.ask('get', '/shop/audit?limit=3')).body as Audit
+  expect(lines.map(({ what, about, detail }) => [what, about, detail])).toEqual([
+    ['settings', settings.name, settings],
+    ['meter-off', 'Meter Z', { id: 'mz' }],
+    ['meter', 'Meter Z', { id: 'mz' }],
+  ])
 })
 
 test('a file makes somebody an owner only where an owner takes it in', async () => {

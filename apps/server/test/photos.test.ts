@@ -43,6 +43,9 @@ describe('a photo', () => {
   test.each<[string, () => Partial<Photo>, number, string]>([
     ['that is no JPEG', () => photo(Buffer.from('<svg onload="x"/>')), 422, 'is no JPEG'],
     ['that ends in the middle', () => photo(jpeg().subarray(0, -2)), 422, 'is no JPEG'],
+    ['that only ends as one', () => photo(Buffer.from([1, 2, 3, 4, 0xff, 0xd9])), 422, 'is no JPEG'],
+    ['that is an end alone', () => photo(Buffer.from([0xff, 0xd9])), 422, 'is no JPEG'],
+    ['without room for a marker', () => photo(Buffer.from([0xff, 0xd8, 0xff, 0xd9])), 422, 'is no JPEG'],
     ['of nothing', () => photo(Buffer.from([0xff, 0xd8, 0xff])), 422, 'is no JPEG'],
     ['under another’s fingerprint', () => ({ sha256: '0'.repeat(64) }), 422, 'its fingerprint names'],
     ['of a stranger', () => ({ by: v7() }), 422, 'names a person this shop does not know'],

@@ -50,7 +50,8 @@ describe('a rewind', () => {
     expect(kept).toMatchObject({ count: 1, kept: [{ id: turns.id, repeated: false }] })
     expect((await put(body.id, turns)).body).toMatchObject({ count: 1, kept: [{ id: turns.id, repeated: true }] })
     const view = (await api().get(`/api/v1/rewinds/${body.id}`)).body as RewindView
-    expect(view.unit).toMatchObject({ id: unit()?.id, tag: unit()?.tag })
+    const { name } = world.shop.cards.find(({ id }) => id === unit()?.card.id) ?? {}
+    expect(view.unit).toMatchObject({ id: unit()?.id, tag: unit()?.tag, model: `${name?.maker} ${name?.model}` })
     expect(view.rewind.entries).toMatchObject([{ kind: 'original', facts: { turns: 31 } }])
     expect(view.rewind.instruments.length).toBeGreaterThan(0)
     for (const where of [`/units/${unit()?.id}`, `/cards/${unit()?.card.id}`]) {

@@ -1,10 +1,18 @@
 import { describe, expect, test } from '@jest/globals'
 import { v7 } from 'uuid'
+import { modelOf } from '../src/repositories/cards'
 import { cardHelp, names } from './cardHelp'
 import { worldOf } from './world'
 
 const world = worldOf('write_cards')
 const { api, by, draft, write, publish, find } = cardHelp(world)
+
+test('a model is called by its maker too, where it has one; one that is not here by nothing', async () => {
+  const { database } = world.connection
+  const plain = draft({ name: { maker: '', model: 'Plain', partNumbers: [], fits: [] } })
+  await write(plain)
+  expect([await modelOf(database, plain.id), await modelOf(database, v7())]).toEqual(['Plain', ''])
+})
 
 describe('writing a card', () => {
   test('a draft is written again only from what it stands on, published once, and never changes after', async () => {

@@ -107,14 +107,14 @@ export async function tallyAll(queries: Queries): Promise<void> {
     queries
       .select({
         card: taken.card,
-        takenIn: sql<number>`${taken.takenIn}`.as('all_taken_in'),
-        tested: of(closed.tested).as('all_tested'),
-        faultFound: of(closed.faultFound).as('all_fault_found'),
-        undecided: of(closed.undecided).as('all_undecided'),
-        noFaultFound: of(closed.noFaultFound).as('all_no_fault_found'),
-        cameBack: of(closed.cameBack).as('all_came_back'),
-        backAfterPass: of(closed.backAfterPass).as('all_back_after_pass'),
-        curedByExchange: of(closed.curedByExchange).as('all_cured_by_exchange'),
+        takenIn: sql<number>`${taken.takenIn}`,
+        tested: of(closed.tested),
+        faultFound: of(closed.faultFound),
+        undecided: of(closed.undecided),
+        noFaultFound: of(closed.noFaultFound),
+        cameBack: of(closed.cameBack),
+        backAfterPass: of(closed.backAfterPass),
+        curedByExchange: of(closed.curedByExchange),
       })
       .from(taken)
       .leftJoin(closed, eq(closed.card, taken.card)),

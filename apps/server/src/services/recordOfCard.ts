@@ -23,8 +23,7 @@ export async function recordOfCard(
   ])
   if (revisions.length === 0) throw notFound('This card')
   const page = found.slice(0, limit)
-  const last = page.at(-1)
-  const more = found.length > limit && last !== undefined
+  const last = found.length > limit ? page.at(-1) : undefined
   const { tested, faultFound, undecided, noFaultFound, cameBack, backAfterPass, curedByExchange } = tallies(card)
   return {
     units: tested,
@@ -36,6 +35,6 @@ export async function recordOfCard(
       queries,
       page.map(({ run }) => run),
     ),
-    ...(more ? { next: encodeCursor('record', { startedAt: last.startedAt, run: last.run }) } : {}),
+    ...(last ? { next: encodeCursor('record', { startedAt: last.startedAt, run: last.run }) } : {}),
   }
 }
