@@ -102,12 +102,13 @@ export async function tallyAll(queries: Queries): Promise<void> {
     .from(units)
     .groupBy(units.card)
     .as('taken')
-  const of = (column: unknown) => sql<number>`coalesce(${column}, 0)`
+  // the columns are told by their order: what each is called here is no matter
+  const of = (column: unknown) => sql<number>`coalesce(${column}, 0)`.as('counted')
   await queries.insert(cardTallies).select(
     queries
       .select({
         card: taken.card,
-        takenIn: sql<number>`${taken.takenIn}`,
+        takenIn: of(taken.takenIn),
         tested: of(closed.tested),
         faultFound: of(closed.faultFound),
         undecided: of(closed.undecided),
