@@ -102,6 +102,20 @@ describe('a drawing holds all it shows', () => {
     expect(heights('tan')).toBe(1)
   })
 
+  test('a blade that is only counted is called by its number, and is not crossed out as an empty place is', () => {
+    const counted: Plug = {
+      ...plugOf('blades', 2),
+      cavities: [
+        { at: [0, 0], terminal: null, mark: '4' },
+        { at: [1, 0], terminal: null },
+      ],
+    }
+    expect(drawn(counted).cells.map(({ label, empty, sign }) => [label, empty, sign?.kind])).toEqual([
+      ['4', false, 'plain'],
+      ['empty', true, 'cross'],
+    ])
+  })
+
   test('the pair is joined, to the frame below where that is one of them, and the other windings are faint', () => {
     const [plug] = card.plugs
     if (!plug) throw new Error('the twin has a plug')

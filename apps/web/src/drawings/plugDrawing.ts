@@ -72,7 +72,9 @@ export function plugDrawing({ card, plug, ring, flipped, turns }: Asked): PlugDr
     width: held.columns * pitch.x - cell.gap + 2 * around,
     height: held.rows * pitch.y - cell.gap + 2 * around,
   }
-  const names = held.cells.map(({ terminal }) => (terminal === null ? 'empty' : stamped(card, plug, terminal)))
+  const names = held.cells.map(({ terminal, mark }) =>
+    terminal === null ? (mark ?? 'empty') : stamped(card, plug, terminal),
+  )
   const isStaggered = held.rows === 1 && names.some((name) => textWidth(name, labelSize) > pitch.x - 8)
   const isRinged = held.cells.map(({ terminal }) => terminal !== null && ring.includes(terminal))
   const labels = inside
@@ -89,7 +91,7 @@ export function plugDrawing({ card, plug, ring, flipped, turns }: Asked): PlugDr
       id: one.terminal ?? `${one.column}-${one.row}`,
       terminal,
       gender: one.gender,
-      empty: one.terminal === null,
+      empty: isEmpty(one),
       ringed: isRinged[i] ?? false,
       x,
       y,
@@ -160,10 +162,14 @@ const columnOf = (held: HeldPlug, i: number) => held.cells[i]?.column ?? 0
 const nearest = 8
 const shortest = 40
 
+/** Nothing sits there: what is stamped or counted is a contact of which it is not known which terminal it is. */
+const isEmpty = ({ terminal, mark }: HeldPlug['cells'][number]): boolean => terminal === null && mark === undefined
+
 /** A socket, a pin, an empty cavity, or a contact of which nobody said which. */
-function signOf({ terminal, gender }: HeldPlug['cells'][number], x: number, y: number): DrawnCell['sign'] {
+function signOf(one: HeldPlug['cells'][number], x: number, y: number): DrawnCell['sign'] {
+  const { gender } = one
   const [middle, base] = [x + cell.width / 2, y + cell.height]
-  if (terminal === null)
+  if (isEmpty(one))
     return {
       kind: 'cross',
       d: stroke([middle - 10, y + 23], [middle + 10, y + 43]) + stroke([middle + 10, y + 23], [middle - 10, y + 43]),

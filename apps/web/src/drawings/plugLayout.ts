@@ -1,10 +1,10 @@
-import type { Plug, Side } from '@sure-spool/core'
+import type { Cavity, Plug, Side } from '@sure-spool/core'
 
 /** A plug in cells: `column` and `row` count from the top left, and lie between cells where the plug is round or a triangle. */
 export interface HeldPlug {
   columns: number
   rows: number
-  cells: { terminal: string | null; gender: 'male' | 'female' | undefined; column: number; row: number }[]
+  cells: (Pick<Cavity, 'terminal' | 'gender' | 'mark'> & { column: number; row: number })[]
   key: { kind: Plug['key']['kind']; side: Side }
   /** how it is seen: the drawn side, or the other one when flipped */
   seen: string
@@ -27,9 +27,9 @@ export function holdPlug(plug: Plug, flipped: boolean, quarters: number): HeldPl
   let held: HeldPlug = {
     columns,
     rows,
-    cells: plug.cavities.map(({ terminal, gender }, i) => {
+    cells: plug.cavities.map(({ at: _, ...what }, i) => {
       const [column, row] = places[i] ?? [0, 0]
-      return { terminal, gender, column: flipped ? columns - 1 - column : column, row }
+      return { ...what, column: flipped ? columns - 1 - column : column, row }
     }),
     key: { kind: plug.key.kind, side: flipped ? mirrored(plug.key.side) : plug.key.side },
     seen: sides[plug.drawnFrom][flipped ? 1 : 0],

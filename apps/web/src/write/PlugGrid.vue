@@ -104,14 +104,15 @@ const placeName = ([column, row]: Place) => `column ${column + 1}, row ${row + 1
         >
           <span class="stripe" :style="stripe(cavity.terminal)"><i :style="tracer(cavity.terminal)" /></span>
           {{ cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal) }}
-          <span v-if="cavity.mark" class="muted">stamped {{ cavity.mark }}</span>
+          <span v-if="cavity.mark" class="muted">mark {{ cavity.mark }}</span>
         </button>
       </div>
     </div>
     <TextField
       v-if="here"
       class="stamp"
-      :label="`what is stamped or counted at ${placeName(here.at)}, where it does not say which terminal that is`"
+      :label="`mark at ${placeName(here.at)}`"
+      placeholder="3, where the part does not say which terminal it is"
       :model-value="here.mark ?? ''"
       @update:model-value="here && emit('stamp', here.at, $event)"
     />
