@@ -69,6 +69,8 @@ export class BenchPage {
     await keyboard.press('Enter')
     const which = this.page.getByRole('combobox', { name: 'which of them' })
     if (options.variant !== undefined) await expect(which).toBeVisible()
+    // the card says so a moment after it was chosen, or not at all while the server is away
+    if (/18 twin|relay/.test(card)) await which.waitFor({ timeout: 5_000 }).catch(() => undefined)
     if (await which.isVisible()) {
       await pick(
         this.page,

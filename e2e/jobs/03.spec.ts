@@ -78,7 +78,7 @@ async function tap(bench: BenchPage): Promise<void> {
     ['tap pink blue', 'c'],
   ] as const) {
     await bench.points(words)
-    await expect(bench.title).toHaveText(words.replace(/(\w+) (\w+) (\w+)/, '$1, $2–$3'))
+    await expect(bench.title).toHaveText(words.replace(/tap (\w+) (\w+)/, 'Tap, $1–$2'))
     await settled(bench.page)
     await bench.press(answer)
   }
