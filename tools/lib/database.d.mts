@@ -10,7 +10,7 @@ export interface RunningDatabase {
 }
 export function startDatabase(
   folder: string,
-  options?: { quickly?: boolean; password?: string; wanted?: number; more?: string[] },
+  options?: { password?: string; wanted?: number; more?: string[] },
 ): Promise<RunningDatabase>
 export function anyPort(): Promise<number>
 export function portFree(port: number, host?: string): Promise<boolean>

@@ -41,7 +41,7 @@ export function anyPort() {
  * @param wanted the port it had before: whoever is connected finds it again
  * @returns its port, its URL without a database, whether it was found running, and how to stop it
  */
-export async function startDatabase(folder, { quickly = false, password = '', wanted, more = [] } = {}) {
+export async function startDatabase(folder, { password = '', wanted, more = [] } = {}) {
   mkdirSync(folder, { recursive: true })
   const data = join(folder, 'mariadb')
   const note = join(folder, 'mariadb.json')
@@ -87,7 +87,6 @@ export async function startDatabase(folder, { quickly = false, password = '', wa
       '--default-time-zone=+00:00',
       '--max-allowed-packet=64M',
       ...(password === '' ? [] : [`--init-file=${rootPassword(folder, password)}`]),
-      ...(quickly ? ['--innodb-flush-log-at-trx-commit=2', '--innodb-fast-shutdown=2'] : []),
       ...more,
     ],
     { detached: true, stdio: ['ignore', log, log, 'pipe'] },

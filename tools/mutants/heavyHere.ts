@@ -1,5 +1,5 @@
 import { setImmediate as breathe } from 'node:timers/promises'
-import { openDatabase, type Connection, type Database } from '../../apps/server/src/database/connect'
+import { openDatabase, type Connection } from '../../apps/server/src/database/connect'
 import type { Followed } from '../../apps/server/src/heavy/heavyWork'
 import { jobs } from '../../apps/server/src/heavy/jobs'
 import type { HeavyInputs, HeavyJob } from '../../apps/server/src/heavy/messages'
@@ -20,9 +20,8 @@ export class HeavyWork {
       await breathe()
       if (signal?.aborted) throw new CalledOff()
     }
-    const run = jobs[job] as (on: Database, input: unknown, watched: Watched) => Promise<unknown>
     try {
-      return JSON.stringify(await run(database, input, watched))
+      return JSON.stringify(await jobs[job](database, input, watched))
     } catch (error) {
       const { status, kind, detail, errors } = problemOf(error)
       throw new ProblemError(status, kind, detail, errors)

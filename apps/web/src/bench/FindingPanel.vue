@@ -67,6 +67,9 @@ function choose(at: number): boolean {
 // the choices are made anew with whatever the run hears of
 const isChosen = ({ label, hint }: Choice) => chosen.value?.label === label && chosen.value.hint === hint
 
+/** what more tests are most often for */
+const moreFor = ['not all is read yet', 'to be read warm', 'on another meter']
+
 /** what a colleague says to the words that are about to be kept, once */
 const doubted = ref('')
 const doubt = ref('')
@@ -189,7 +192,7 @@ defineExpose({ choose, settle })
       <AskLine
         v-else-if="chosen"
         :question="`${chosen.label}: why?`"
-        :need="chosen.what !== 'more-tests'"
+        :offers="chosen.what === 'more-tests' ? moreFor : []"
         @keep="decide"
         @leave="leave"
       />

@@ -90,6 +90,13 @@ describe('a verdict’s reason', () => {
 })
 
 describe('what keeps a finding open', () => {
+  test.each(['act', 'lamp'] as const)('a trial (%s) that is wanted was not tried', (kind) => {
+    const { card } = scene.run
+    const trial = { id: 'trial', label: 'it clicks', kind, at: { place: 'the part' }, required: true, limits: [] }
+    const { state } = sceneOf(new Script({ ...card, checks: [...card.checks, trial] }))
+    expect(openWords(state, { why: 'not-read', check: 'trial' }, figures)).toBe('It clicks: not tried.')
+  })
+
   const words = (open: OpenPoint) => openWords(scene.state, open, figures)
 
   test.each([

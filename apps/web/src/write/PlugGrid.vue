@@ -64,6 +64,9 @@ const touch = (cavity: Plug['cavities'][number]) => {
 }
 /** one place is reached by Tab, the others by the arrows */
 const here = computed(() => props.plug.cavities.find((one) => one.at.join() === at.value) ?? rows.value[0]?.[0])
+const held = ({ terminal, mark }: Plug['cavities'][number]) =>
+  [...(terminal === null ? [] : [terminalLabel(props.card, terminal)]), ...(mark ? [`mark ${mark}`] : [])].join(', ') ||
+  'empty'
 const placeName = ([column, row]: Place) => `column ${column + 1}, row ${row + 1}`
 </script>
 
@@ -97,14 +100,13 @@ const placeName = ([column, row]: Place) => `column ${column + 1}, row ${row + 1
           :data-at="cavity.at.join()"
           :style="{ gridColumn: cavity.at[0] + 1, gridRow: cavity.at[1] + 1 }"
           :tabindex="cavity === here ? 0 : -1"
-          :aria-label="`${placeName(cavity.at)}: ${cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal)}`"
+          :aria-label="`${placeName(cavity.at)}: ${held(cavity)}`"
           @focus="at = cavity.at.join()"
           @click="touch(cavity)"
           @keydown="press($event, cavity)"
         >
           <span class="stripe" :style="stripe(cavity.terminal)"><i :style="tracer(cavity.terminal)" /></span>
-          {{ cavity.terminal === null ? 'empty' : terminalLabel(card, cavity.terminal) }}
-          <span v-if="cavity.mark" class="muted">mark {{ cavity.mark }}</span>
+          {{ held(cavity) }}
         </button>
       </div>
     </div>

@@ -140,7 +140,7 @@ function add(): void {
         :card="card()"
         :plug="plug"
         @put="(at, terminal) => edit(plug.id, (one) => putInto(one, at, terminal))"
-        @stamp="(at, mark) => edit(plug.id, (one) => stamp(one, at, mark), 'stamp')"
+        @stamp="(at, mark) => edit(plug.id, (one) => stamp(one, at, mark), `mark ${at.join()}`)"
       />
       <p class="adds">
         <OnlyFor :only="plug.only" @set="(only) => edit(plug.id, (one) => setOptional(one, 'only', only))" />

@@ -47,6 +47,6 @@ test('contacts are said of what holds a terminal, and unsaid; the stamps stay', 
 })
 
 test('what is stamped at a place is said and taken away, there alone', () => {
-  expect(after((one) => stamp(one, [1, 0], ' 87 ')).map(({ mark }) => mark)).toEqual(['1', '87', '3'])
+  expect(after((one) => stamp(one, [1, 0], '87 ')).map(({ mark }) => mark)).toEqual(['1', '87 ', '3'])
   expect('mark' in (after((one) => stamp(one, [1, 0], ' '))[1] ?? {})).toBe(false)
 })

@@ -22,7 +22,8 @@ export function setContacts(plug: Plug, gender: Cavity['gender']): void {
   for (const cavity of plug.cavities) setOptional(cavity, 'gender', cavity.terminal === null ? undefined : gender)
 }
 
-/** Says what is stamped or counted at a place; empty words take it away. */
+/** Says what is stamped or counted at a place, as it is typed; blanks alone take it away. */
 export function stamp(plug: Plug, at: Cavity['at'], mark: string): void {
-  for (const cavity of plug.cavities) if (isAt(cavity, at)) setOptional(cavity, 'mark', mark.trim())
+  for (const cavity of plug.cavities)
+    if (isAt(cavity, at)) setOptional(cavity, 'mark', mark.trim() === '' ? undefined : mark)
 }
